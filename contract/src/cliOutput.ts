@@ -1,0 +1,99 @@
+import * as z from 'zod';
+
+/** What every answer of the command line starts with. Fields may be added; none is renamed or removed. */
+const head = { studio: z.string(), session: z.string(), scene: z.string() };
+
+const lane = z.string().describe('device/port/lane');
+const level = z.number().optional();
+
+const hop = z.object({
+  lane,
+  name: z.string(),
+  kind: z
+    .enum(['route', 'normal', 'hardwire', 'tieLine', 'crosspoint', 'cord'])
+    .optional()
+    .describe('how the signal arrives; the first hop has none'),
+});
+
+const finding = z.object({
+  key: z.string().describe('rule and ids; stays the same while figures move'),
+  rule: z.string(),
+  severity: z.enum(['error', 'warning', 'note']),
+  wrong: z.string(),
+  remedy: z.string(),
+  at: z.array(z.object({ kind: z.string(), id: z.string(), name: z.string() })),
+  figures: z.record(z.string(), z.unknown()),
+  waivedFor: z.string().optional(),
+});
+
+/** `ft check --json`. */
+export const checkOutputSchema = z.object({
+  format: z.literal('faithful-thread-check/1'),
+  ...head,
+  counts: z.object({ error: z.number(), warning: z.number(), note: z.number(), waived: z.number() }),
+  findings: z.array(finding),
+  idleWaivers: z.array(z.object({ id: z.string(), reason: z.string() })),
+});
+export type CheckOutput = z.infer<typeof checkOutputSchema>;
+
+/** `ft trace --json`. */
+export const traceOutputSchema = z.object({
+  format: z.literal('faithful-thread-trace/1'),
+  ...head,
+  direction: z.enum(['from', 'to']),
+  start: lane,
+  paths: z.array(z.array(hop)),
+  mults: z.array(lane).describe('lanes where the signal splits'),
+  loops: z.array(z.object({ from: lane, to: lane })),
+  cut: z.boolean().describe('true where there were more paths than are listed'),
+});
+export type TraceOutput = z.infer<typeof traceOutputSchema>;
+
+/** `ft levels --json`. Levels in dBu or dBFS as `unit` says; a figure that is unknown is left out. */
+export const levelsOutputSchema = z.object({
+  format: z.literal('faithful-thread-levels/1'),
+  ...head,
+  threads: z.array(
+    z.object({
+      thread: z.string(),
+      name: z.string(),
+      complete: z.boolean(),
+      hops: z.array(
+        hop.extend({
+          unit: z.enum(['dBu', 'dBFS']),
+          nominal: level,
+          peak: level,
+          noise: level,
+          max: level,
+          headroomDb: level,
+          delaySamples: z.number(),
+          delayMs: z.number(),
+          inverted: z.boolean(),
+          arithmetic: z.array(z.string()),
+        }),
+      ),
+      gaps: z.array(z.string()),
+    }),
+  ),
+});
+export type LevelsOutput = z.infer<typeof levelsOutputSchema>;
+
+/** `ft route --json`. */
+export const routeOutputSchema = z.object({
+  format: z.literal('faithful-thread-route/1'),
+  ...head,
+  threads: z.array(
+    z.object({
+      thread: z.string(),
+      name: z.string(),
+      routed: z.boolean(),
+      kept: z.boolean().describe('true where the thread ran already and was left alone'),
+      because: z.string().optional().describe('why it could not be routed'),
+    }),
+  ),
+  cords: z.array(
+    z.object({ id: z.string(), from: lane, to: lane, stock: z.string(), thread: z.string().optional(), isNew: z.boolean() }),
+  ),
+  settings: z.record(z.string(), z.union([z.number(), z.boolean(), z.null()])),
+});
+export type RouteOutput = z.infer<typeof routeOutputSchema>;

@@ -1,0 +1,77 @@
+import { settingsOf } from '../../rig/buildDevice';
+import { settingKeyOf } from '../../rig/settings';
+import { TOLERANCE } from '../../units/tolerance';
+import type { CheckContext, PlannedThread } from '../context';
+import type { Finding } from '../finding';
+import type { FindingDetail } from '../findingDetail';
+import type { Rule } from '../rule';
+
+type Figures = Extract<FindingDetail, { rule: 'over-max-input' }>['figures'];
+
+/** The preamp before a rung, and the gain in whole decibels that would bring the peak under the maximum. */
+function turnDown(context: CheckContext, planned: PlannedThread, rung: number, overDb: number): Figures['turnDown'] {
+  const edgesBefore = planned.path.slice(0, rung);
+  const preamp = planned.stations.find((station) => station.role === 'preamp');
+  if (preamp === undefined || !edgesBefore.some((edge) => edge.to === preamp.out)) return undefined;
+  const device = context.rig.devices.find((candidate) => candidate.id === preamp.device);
+  const spec = device && settingsOf(device).find((candidate) => candidate.setting === 'gainDb');
+  const gain = context.scene.settings[settingKeyOf(preamp.device, 'gainDb', preamp.channel)] ?? spec?.initial;
+  const byDb = Math.ceil(overDb);
+  if (typeof gain !== 'number' || gain - byDb < (spec?.range?.min ?? -Infinity)) return undefined;
+  return { station: preamp.id, byDb, gainDb: gain - byDb };
+}
+
+/** The lowest reference position of the converter channel that would take the peak. */
+function higherReference(context: CheckContext, planned: PlannedThread, rung: number): number | undefined {
+  const entered = planned.ladder.rungs[rung];
+  const converter = planned.stations.find((station) => station.role === 'converter' && station.in === entered?.lane);
+  const device = context.rig.devices.find((candidate) => candidate.id === converter?.device);
+  const spec = device && settingsOf(device).find((candidate) => candidate.setting === 'adcReferenceDbu');
+  const peak = entered?.peak ?? Infinity;
+  return [...(spec?.range?.positions ?? [])].sort((a, b) => a - b).find((position) => position >= peak);
+}
+
+/** The first rung of each thread that is over: what comes after it is over because of it. */
+function firstOver(planned: PlannedThread): number {
+  return planned.ladder.rungs.findIndex((rung) => rung.headroomDb !== undefined && rung.headroomDb < -TOLERANCE.levelDb);
+}
+
+function run(context: CheckContext): readonly Finding[] {
+  return context.threads.flatMap((planned): Finding[] => {
+    const index = firstOver(planned);
+    const rung = planned.ladder.rungs[index];
+    const lane = context.graph.lanes[rung?.lane ?? -1];
+    if (rung?.peak === undefined || rung.max === undefined || lane === undefined) return [];
+    const overDb = rung.peak - rung.max;
+    const less = turnDown(context, planned, index, overDb);
+    const referenceDbu = higherReference(context, planned, index);
+    return [
+      {
+        rule: 'over-max-input',
+        at: [
+          { kind: 'thread', id: planned.thread.id },
+          { kind: 'lane', id: lane.id },
+        ],
+        figures: {
+          peak: rung.peak,
+          max: rung.max,
+          overDb,
+          unit: rung.unit,
+          ...(less !== undefined && { turnDown: less }),
+          ...(referenceDbu !== undefined && { referenceDbu }),
+        },
+      },
+    ];
+  });
+}
+
+export const overMaxInput: Rule = {
+  id: 'over-max-input',
+  title: 'Peak over a maximum level',
+  severity: 'error',
+  stage: 'track',
+  why: 'A peak over what an input, output or converter takes is clipped, and a clipped recording cannot be mended.',
+  limits:
+    'Peaks follow from the expected sound level and crest factor; where either is not given, nothing is inferred. Only the first hop that is over is reported for each thread.',
+  run,
+};

@@ -1,0 +1,44 @@
+import { isJackBayConnector } from '../../rig/connector';
+import { edgesInto } from '../../graph/walk';
+import { copperFrom } from '../../graph/nets';
+import type { CheckContext } from '../context';
+import type { Finding } from '../finding';
+import { poweredInputs } from '../poweredInputs';
+import type { Rule } from '../rule';
+
+function run(context: CheckContext): readonly Finding[] {
+  const { graph } = context;
+  return poweredInputs(context).flatMap((station): Finding[] => {
+    const line = copperFrom(graph, station.in, 'to');
+    const cords = line.flatMap((lane) => edgesInto(graph, lane).filter((edge) => edge.kind === 'cord'));
+    const onJackBay = cords.filter((edge) => {
+      const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
+      return [from, to].some((lane) => lane !== undefined && lane.medium === 'any' && isJackBayConnector(lane.connector));
+    });
+    if (onJackBay.length === 0) return [];
+    const jacks = onJackBay.flatMap((edge) => [edge.from, edge.to]).flatMap((lane) => graph.lanes[lane]?.id ?? []);
+    const threads = context.threads.filter((thread) => thread.stations.some((passed) => passed.id === station.id));
+    return [
+      {
+        rule: 'phantom-on-jack-bay',
+        at: [
+          ...threads.map(({ thread }) => ({ kind: 'thread', id: thread.id }) as const),
+          { kind: 'station', id: station.id },
+          ...onJackBay.flatMap((edge) => (edge.cord === undefined ? [] : [{ kind: 'cord', id: edge.cord } as const])),
+        ],
+        figures: { jacks },
+      },
+    ];
+  });
+}
+
+export const phantomOnJackBay: Rule = {
+  id: 'phantom-on-jack-bay',
+  title: '48 V on a jack bay',
+  severity: 'error',
+  stage: 'track',
+  why: 'A jack plug touches tip, ring and sleeve in turn as it goes in. With 48 V on the line that shorts one leg of the supply, which thumps and can harm microphones, inputs and ears on headphones.',
+  limits:
+    'A line that passes a bay only by its normal has no plug in a front jack and is not reported; never patch it while 48 V is on either. XLR bays are not reported.',
+  run,
+};

@@ -1,0 +1,98 @@
+import { formatDb, formatGain, formatLevel } from '../units/format';
+import type { Finding, RuleId } from './finding';
+import type { FindingDetail } from './findingDetail';
+import type { Naming } from './naming';
+import { obstacleSentence } from './obstacleWording';
+import { ROLE_WORDS } from './roleWords';
+
+/** What is wrong, with the figures, and what to do: one sentence each. */
+export interface Words {
+  readonly wrong: string;
+  readonly remedy: string;
+}
+
+type Detail<R extends RuleId> = Extract<FindingDetail, { rule: R }>['figures'];
+type Speak = { readonly [R in RuleId]: (figures: Detail<R>, naming: Naming, finding: Finding) => Words };
+
+function named(finding: Finding, kind: 'thread' | 'station', naming: Naming): string {
+  const names = finding.at.filter((ref) => ref.kind === kind).map((ref) => naming[kind](ref.id));
+  return names.join(' and ');
+}
+
+const HARM: Record<Detail<'phantom-into-ribbon'>['what'], string> = {
+  ribbon: 'a ribbon microphone',
+  unbalanced: 'an unbalanced output',
+  'line-output': 'a line output',
+};
+
+const BOX: Record<Detail<'level-class'>['box'], string> = {
+  preamp: 'Go through a mic preamp.',
+  di: 'Go through a DI box and a preamp.',
+  're-amp': 'Go through a re-amp box.',
+  pad: 'Go through a pad made for the purpose, or use a line input.',
+  none: 'Take the cord out; no box makes this connection safe.',
+};
+
+function incompleteRemedy({ way }: Detail<'thread-incomplete'>, naming: Naming): string {
+  if ('code' in way) return obstacleSentence(way, naming);
+  if (way.length === 0) return 'Route it again; a way without cords is free.';
+  const cords = way.map(({ from, to }) => `${naming.lane(from)} → ${naming.lane(to)}`).join('; ');
+  return `Route it: the nearest free way is ${cords}.`;
+}
+
+function overRemedy({ turnDown, referenceDbu }: Detail<'over-max-input'>, naming: Naming): string {
+  const ways: string[] = [];
+  if (turnDown !== undefined)
+    ways.push(`turn ${naming.station(turnDown.station)} down ${turnDown.byDb} dB, to ${formatGain(turnDown.gainDb)} dB`);
+  if (referenceDbu !== undefined) ways.push(`set the converter input to ${formatLevel(referenceDbu, 'dBu')}`);
+  const remedy = ways.length === 0 ? 'use a pad, or a less sensitive microphone' : ways.join(', or ');
+  return `${remedy.charAt(0).toUpperCase()}${remedy.slice(1)}.`;
+}
+
+const SPEAK: Speak = {
+  'phantom-on-jack-bay': ({ jacks }, naming, finding) => ({
+    wrong: `48 V is on at ${named(finding, 'station', naming)} while its line is patched at jacks (${jacks.map((jack) => naming.lane(jack)).join(' → ')}).`,
+    remedy:
+      'Switch 48 V off, wait half a minute, mute the monitors and phones before anybody touches the plug; better, use a line that reaches the preamp by its normal. House rules come first.',
+  }),
+  'phantom-into-ribbon': ({ what, at }, naming, finding) => ({
+    wrong: `48 V from ${named(finding, 'station', naming)} reaches ${HARM[what]}, ${naming.lane(at)}.`,
+    remedy: `Switch 48 V off at ${named(finding, 'station', naming)} and wait half a minute before you connect it.`,
+  }),
+  'thread-incomplete': (figures, naming, finding) => ({
+    wrong: `${named(finding, 'thread', naming)} stops at ${naming.lane(figures.stopsAt)} and does not reach ${
+      figures.station === undefined ? `a ${ROLE_WORDS[figures.role]}` : naming.station(figures.station)
+    }.`,
+    remedy: incompleteRemedy(figures, naming),
+  }),
+  'unit-used-twice': ({ station, count }, naming, finding) => ({
+    wrong: `${naming.station(station)} serves ${count} threads at once: ${named(finding, 'thread', naming)}.`,
+    remedy: 'Give all but one of them another unit, or move one to another scene.',
+  }),
+  'normal-broken': ({ normalFrom, normalTo, jack }, naming, finding) => ({
+    wrong: `A plug in ${naming.lane(jack)} opens the normal ${naming.lane(normalFrom)} → ${naming.lane(normalTo)} that ${named(finding, 'thread', naming)} relies on.`,
+    remedy: 'Move that plug to another jack, or route the thread again.',
+  }),
+  'over-max-input': (figures, naming, finding) => {
+    const lane = finding.at.find((ref) => ref.kind === 'lane');
+    const where = lane === undefined ? 'a hop' : naming.lane(lane.id);
+    const [peak, max] = [formatLevel(figures.peak, figures.unit), formatLevel(figures.max, figures.unit)];
+    return {
+      wrong: `${named(finding, 'thread', naming)} peaks ${formatDb(figures.overDb)} over the maximum of ${where} (${peak} into ${max}).`,
+      remedy: overRemedy(figures, naming),
+    };
+  },
+  'level-class': ({ from, into, box }, naming, finding) => {
+    const [output, input] = finding.at.filter((ref) => ref.kind === 'lane').map((ref) => naming.lane(ref.id));
+    return {
+      wrong: `${output ?? 'An output'} is at ${from} level, but ${input ?? 'the input'} is made for ${into} level.`,
+      remedy: BOX[box],
+    };
+  },
+};
+
+/** Words for a finding. The only place where findings become prose. */
+export function wordsOf(finding: Finding, naming: Naming): Words {
+  const speak = SPEAK[finding.rule] as (figures: unknown, naming: Naming, finding: Finding) => Words;
+  return speak(finding.figures, naming, finding);
+}

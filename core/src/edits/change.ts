@@ -1,0 +1,60 @@
+import * as z from 'zod';
+import { integrityProblems } from '../session/integrity';
+import type { Studio } from '../session/studioSchema';
+import type { EditJson } from './editKind';
+import { editKindNamed, EDIT_KINDS } from './registry';
+import type { Applied } from './refusal';
+import { applied, refused } from './refusal';
+
+const editSchema = z
+  .looseObject({ type: z.enum(EDIT_KINDS.map((kind) => kind.type) as [string, ...string[]]) })
+  .transform((edit, context): EditJson => {
+    const parsed = editKindNamed(edit.type)?.schema.safeParse(edit);
+    if (parsed?.success) return parsed.data;
+    for (const issue of parsed?.error.issues ?? [])
+      context.addIssue({ code: 'custom', message: issue.message, path: issue.path });
+    return z.NEVER;
+  });
+
+/**
+ * A change: one or more edits that happen together or not at all, and what a person would call it.
+ * The unit of undo and of the history page.
+ */
+export const changeSchema = z.strictObject({
+  id: z.string().regex(/^[a-zA-Z0-9-]{8,64}$/, 'an id of 8 to 64 letters, digits and hyphens'),
+  label: z.string().min(1).max(300),
+  edits: z.array(editSchema).min(1).max(20_000),
+});
+export type Change = z.infer<typeof changeSchema>;
+
+function applyOne(studio: Studio, edit: EditJson): Applied<Studio> {
+  const kind = editKindNamed(edit.type);
+  if (kind === undefined) throw new Error(`an edit of unknown type got past its schema: ${edit.type}`);
+  return kind.apply(studio, edit);
+}
+
+/** Applies all edits of a change, or none. The result holds together, or the change is refused. */
+export function applyChange(studio: Studio, edits: readonly EditJson[]): Applied<Studio> {
+  let next = studio;
+  for (const edit of edits) {
+    const result = applyOne(next, edit);
+    if (!result.ok) return result;
+    next = result.value;
+  }
+  const problems = integrityProblems(next);
+  return problems.length > 0 ? refused({ code: 'would-break', problems }) : applied(next);
+}
+
+/** The edits that undo a change that could be applied to `before`. */
+export function invertChange(before: Studio, edits: readonly EditJson[]): readonly EditJson[] {
+  const inverses: EditJson[] = [];
+  let studio = before;
+  for (const edit of edits) {
+    const kind = editKindNamed(edit.type);
+    if (kind !== undefined) inverses.unshift(kind.invert(studio, edit));
+    const result = applyOne(studio, edit);
+    if (!result.ok) throw new Error('a change that was applied cannot be refused while it is inverted');
+    studio = result.value;
+  }
+  return inverses;
+}

@@ -1,0 +1,21 @@
+import { problemLine } from '../session/problemWording';
+import type { Refusal } from './refusal';
+
+const shown = (value: unknown): string =>
+  value === null || value === undefined || value === '' ? 'empty' : typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
+
+/** What happened to a refused edit and what to do, for the person who made it. */
+export function refusalSentence(refusal: Refusal): string {
+  switch (refusal.code) {
+    case 'gone':
+      return `The ${refusal.what} was removed meanwhile. Your text is kept; add it again if you need it.`;
+    case 'already-there':
+      return `A ${refusal.what} with the same id is already there. Try again.`;
+    case 'changed-elsewhere':
+      return refusal.field === ''
+        ? `Somebody else changed this ${refusal.what} meanwhile; it is ${shown(refusal.now)} now. Look again before you change it.`
+        : `Somebody else changed ${refusal.field} of this ${refusal.what} to ${shown(refusal.now)} meanwhile. Your ${shown(refusal.wanted)} is kept beside it; enter it again to overrule.`;
+    case 'would-break':
+      return refusal.problems.map(problemLine).join(' ');
+  }
+}

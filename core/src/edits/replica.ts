@@ -1,0 +1,66 @@
+import type { Studio } from '../session/studioSchema';
+import type { Change } from './change';
+import { applyChange } from './change';
+import type { EditJson } from './editKind';
+import type { Refusal } from './refusal';
+
+/**
+ * A window's copy of a studio: what the server last said, and the changes it has not yet confirmed.
+ * `studio` is always the first with the second applied on top.
+ */
+export interface Replica {
+  readonly revision: number;
+  readonly confirmed: Studio;
+  readonly pending: readonly Change[];
+  readonly studio: Studio;
+}
+
+/** A change that could not be kept, for the window to tell its user about. */
+export interface Lost {
+  readonly change: Change;
+  readonly refusal: Refusal;
+}
+
+/** What the server says happened: one line of the history. */
+export interface ServerEntry {
+  readonly revision: number;
+  readonly change: string;
+  readonly edits: readonly EditJson[];
+}
+
+export const replicaOf = (studio: Studio, revision: number, pending: readonly Change[] = []): Replica =>
+  rebuilt({ revision, confirmed: studio, pending, studio });
+
+/** Applies the pending changes to the confirmed studio; one that no longer fits waits for the server's word. */
+function rebuilt(replica: Replica): Replica {
+  let studio = replica.confirmed;
+  for (const change of replica.pending) {
+    const result = applyChange(studio, change.edits);
+    if (result.ok) studio = result.value;
+  }
+  return { ...replica, studio };
+}
+
+export type Proposal = { readonly ok: true; readonly replica: Replica } | { readonly ok: false; readonly refusal: Refusal };
+
+/** Makes a change locally; it stays pending until the server confirms or refuses it. */
+export function propose(replica: Replica, change: Change): Proposal {
+  const result = applyChange(replica.studio, change.edits);
+  if (!result.ok) return result;
+  return { ok: true, replica: { ...replica, pending: [...replica.pending, change], studio: result.value } };
+}
+
+/** Takes in a line of the history, own or somebody else's. Lines already known change nothing. */
+export function receive(replica: Replica, entry: ServerEntry): Replica {
+  if (entry.revision <= replica.revision) return replica;
+  if (entry.revision !== replica.revision + 1) throw new Error('a line of the history is missing');
+  const result = applyChange(replica.confirmed, entry.edits);
+  if (!result.ok) throw new Error('the server accepted a change that does not apply here');
+  const pending = replica.pending.filter((change) => change.id !== entry.change);
+  return rebuilt({ ...replica, revision: entry.revision, confirmed: result.value, pending });
+}
+
+/** Drops a change the server refused. */
+export function withdraw(replica: Replica, changeId: string): Replica {
+  return rebuilt({ ...replica, pending: replica.pending.filter((change) => change.id !== changeId) });
+}

@@ -1,0 +1,12 @@
+/** Whether two JSON values mean the same; the order of an object's fields does not count. */
+export function sameValue(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const keys = Object.keys(a).filter((key) => (a as Record<string, unknown>)[key] !== undefined);
+  const others = Object.keys(b).filter((key) => (b as Record<string, unknown>)[key] !== undefined);
+  return (
+    keys.length === others.length &&
+    keys.every((key) => sameValue((a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]))
+  );
+}

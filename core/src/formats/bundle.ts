@@ -1,0 +1,49 @@
+import * as z from 'zod';
+import { integrityProblems } from '../session/integrity';
+import type { Problem } from '../session/problem';
+import type { Studio } from '../session/studioSchema';
+import { studioSchema } from '../session/studioSchema';
+import { canonicalStudio } from './canonicalStudio';
+import { parseJson } from './parseJson';
+import { shapeProblems } from './shapeProblems';
+
+/** The name and version of the open bundle format, `*.thread.json`. */
+export const BUNDLE_FORMAT = 'faithful-thread/1';
+
+export const bundleSchema = z.strictObject({ format: z.literal(BUNDLE_FORMAT), studio: studioSchema });
+
+export type BundleReading =
+  | { readonly ok: true; readonly studio: Studio }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
+
+function formatProblem(value: unknown): Problem | undefined {
+  const found: unknown = typeof value === 'object' && value !== null && 'format' in value ? value.format : undefined;
+  if (found === BUNDLE_FORMAT) return undefined;
+  const said = found === undefined ? 'not stated' : `“${typeof found === 'string' ? found : JSON.stringify(found)}”`;
+  return { code: 'wrong-format', path: ['format'], found: said, expected: `“${BUNDLE_FORMAT}”` };
+}
+
+/**
+ * Reads a bundle whole or not at all: either a studio with no problems, or every problem found, each
+ * with its place in the file.
+ */
+export function readBundle(text: string): BundleReading {
+  const json = parseJson(text);
+  if (!json.ok) return { ok: false, problems: [json.problem] };
+  const format = formatProblem(json.value);
+  if (format !== undefined) return { ok: false, problems: [format] };
+  const parsed = bundleSchema.safeParse(json.value);
+  if (!parsed.success) return { ok: false, problems: shapeProblems(parsed.error.issues) };
+  const problems = integrityProblems(parsed.data.studio).map((problem): Problem => ({
+    ...problem,
+    path: ['studio', ...problem.path],
+    ...('firstAt' in problem && { firstAt: ['studio', ...problem.firstAt] }),
+  }));
+  if (problems.length > 0) return { ok: false, problems };
+  return { ok: true, studio: canonicalStudio(parsed.data.studio) };
+}
+
+/** Writes a studio as a bundle: two-space JSON in canonical order, ending in a line feed. */
+export function writeBundle(studio: Studio): string {
+  return `${JSON.stringify({ format: BUNDLE_FORMAT, studio: canonicalStudio(studio) }, null, 2)}\n`;
+}

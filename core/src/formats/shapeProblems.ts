@@ -1,0 +1,40 @@
+import type * as z from 'zod';
+import type { Problem } from '../session/problem';
+
+type Issue = z.core.$ZodIssue;
+
+const RANGES: Record<string, string> = { number: 'the number', string: 'the text', array: 'the list' };
+
+function sentence(issue: Issue): string {
+  switch (issue.code) {
+    case 'unrecognized_keys':
+      return `There is no field ${issue.keys.map((key) => `“${key}”`).join(', ')} here. Take it out, or check its spelling`;
+    case 'invalid_type':
+      return issue.input === undefined && issue.message.includes('undefined')
+        ? `This field is missing; it needs ${article(issue.expected)}`
+        : `This needs ${article(issue.expected)}`;
+    case 'invalid_value':
+      return `This must be one of ${issue.values.map((value) => JSON.stringify(value)).join(', ')}`;
+    default:
+      return plain(issue);
+  }
+}
+
+/** Our own messages are already a remedy; the library's need its subject. */
+function plain(issue: Issue): string {
+  const message = issue.message.replace(/^(Invalid input|Invalid string): /, '');
+  const subject = 'origin' in issue ? RANGES[String(issue.origin)] : undefined;
+  const text = subject !== undefined && /^Too (small|big)/.test(message) ? `${subject}: ${message}` : message;
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+const article = (kind: string): string => (/^[aeiou]/.test(kind) ? `an ${kind}` : `a ${kind}`);
+
+/** The schema's refusals as problems with paths. A union's inner refusals are its own place's. */
+export function shapeProblems(issues: readonly Issue[]): readonly Problem[] {
+  return issues.map((issue) => ({
+    code: 'wrong-shape',
+    path: issue.path.map((step) => (typeof step === 'symbol' ? String(step) : step)),
+    detail: sentence(issue),
+  }));
+}

@@ -1,0 +1,70 @@
+import type { DeviceModel, Port } from '../rig/deviceModel';
+import type { LaneId } from '../rig/ids';
+import { laneIdOf } from '../rig/ids';
+import { isAnalogue } from '../rig/medium';
+import type { Device } from '../rig/rigSchema';
+import type { LaneLookup } from './compile';
+import type { Lane } from './signalGraph';
+
+/** Greatest digital level: a full-scale sine (AES17). */
+const FULL_SCALE_DBFS = 0;
+
+/**
+ * The analogue level at which a converter channel reaches full scale, by lane key. It belongs to the
+ * route between the two scales, since the reference switch is per channel.
+ */
+function convertedMaxima(model: DeviceModel): ReadonlyMap<string, number> {
+  const medium = new Map(model.ports.map((port) => [port.key, port.medium]));
+  const analogue = (port: string): boolean => isAnalogue(medium.get(port) ?? 'any');
+  const maxima = new Map<string, number>();
+  for (const { from, to, gainDb, kind } of model.routes) {
+    if (kind !== 'active' || analogue(from.port) === analogue(to.port)) continue;
+    if (analogue(from.port)) maxima.set(`${from.port}/${from.lane}`, FULL_SCALE_DBFS - gainDb);
+    else maxima.set(`${to.port}/${to.lane}`, FULL_SCALE_DBFS + gainDb);
+  }
+  return maxima;
+}
+
+function laneName(device: Device, port: Port, lane: number): string {
+  const numbered = port.lanes > 1 ? `${port.name} ${lane}` : port.name;
+  return `${device.name} ${port.laneNames?.[lane - 1] ?? numbered}`.trim();
+}
+
+function levelData(port: Port, maxDbu: number | undefined): Pick<Lane, 'input' | 'output' | 'microphone'> {
+  const max = maxDbu !== undefined && { maxDbu };
+  return {
+    ...(port.input && { input: { ...port.input, ...max } }),
+    ...(port.output && { output: { ...port.output, ...max } }),
+    ...(port.microphone && { microphone: port.microphone }),
+  };
+}
+
+/** Numbers the lanes of all devices, in device, port and lane order. */
+export function deviceLanes(
+  built: readonly { readonly device: Device; readonly model: DeviceModel }[],
+): LaneLookup {
+  const lanes: Lane[] = [];
+  const laneIndex = new Map<LaneId, number>();
+  for (const { device, model } of built) {
+    const maxima = convertedMaxima(model);
+    for (const port of model.ports)
+      for (let number = 1; number <= port.lanes; number++) {
+        const id = laneIdOf(device.id, port.key, number);
+        laneIndex.set(id, lanes.length);
+        lanes.push({
+          index: lanes.length,
+          id,
+          name: laneName(device, port, number),
+          device: device.id,
+          room: device.room,
+          direction: port.direction,
+          medium: port.medium,
+          connector: port.connector,
+          face: port.face,
+          ...(port.balanced !== undefined && { balanced: port.balanced }),
+          ...levelData(port, maxima.get(`${port.key}/${number}`)),
+        });
+      }
+  }
+  return { lanes, laneIndex };
+}

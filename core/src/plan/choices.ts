@@ -1,0 +1,89 @@
+import { compile } from '../graph/compile';
+import type { SignalGraph } from '../graph/signalGraph';
+import { namingOf } from '../checks/naming';
+import { obstacleSentence } from '../checks/obstacleWording';
+import type { StationRole } from '../rig/deviceModel';
+import type { Rig } from '../rig/rigSchema';
+import { stocksLeft } from '../routing/cordHubs';
+import { diagnose } from '../routing/diagnose';
+import { occupancy } from '../routing/occupancy';
+import type { Surroundings } from '../routing/routeThread';
+import { routeThread } from '../routing/routeThread';
+import type { Scene, Session, Thread } from '../session/sessionSchema';
+import { threadsIn } from '../session/sessionSchema';
+
+/** Something that could go into a cell. */
+export interface Choice {
+  /** A lane id for a microphone, a station id for everything else. */
+  readonly id: string;
+  readonly name: string;
+  /** Cords the thread would need with this choice. */
+  readonly cords?: number;
+  /** Why it cannot be chosen. */
+  readonly because?: string;
+}
+
+/** Which cell is asked about: the microphone, or a station of a role. */
+export type ChoiceField = 'from' | StationRole;
+
+/** Longer lists are cut; typing more narrows them. */
+export const MOST_CHOICES = 60;
+
+function matching(name: string, text: string): boolean {
+  const target = name.toLowerCase();
+  return text.toLowerCase().split(/\s+/).every((word) => target.includes(word));
+}
+
+const withChoice = (thread: Thread, field: StationRole, id: string): Thread =>
+  field === 'processor'
+    ? { ...thread, inserts: [...thread.inserts, id as Thread['inserts'][number]] }
+    : { ...thread, pins: { ...thread.pins, [field]: id } };
+
+const byCost = (a: { cost: number }, b: { cost: number }): number => a.cost - b.cost;
+
+function microphones(graph: SignalGraph, active: readonly Thread[], thread: Thread, text: string): readonly Choice[] {
+  const users = new Map(active.filter((other) => other.id !== thread.id).map((other) => [other.from, other]));
+  const lanes = graph.lanes.filter((lane) => lane.microphone !== undefined && matching(lane.name, text));
+  const choices = lanes.map((lane): Choice => {
+    const user = users.get(lane.id);
+    return { id: lane.id, name: lane.name, ...(user && { because: `on line ${user.number} of the input list already` }) };
+  });
+  return choices.sort((a, b) => Number(a.because !== undefined) - Number(b.because !== undefined));
+}
+
+/**
+ * What can go into a cell of the input list, cheapest first; what cannot stands at the end with the
+ * reason. Each choice is tried by routing the thread with it. Names are matched word by word.
+ */
+export function choicesFor(
+  rig: Rig,
+  session: Session,
+  scene: Scene,
+  thread: Thread,
+  field: ChoiceField,
+  text: string,
+): readonly Choice[] {
+  const cords = scene.cords.filter((cord) => cord.thread !== thread.id);
+  const graph = compile(rig, session, { ...scene, cords });
+  const active = threadsIn(session, scene);
+  if (field === 'from') return microphones(graph, active, thread, text).slice(0, MOST_CHOICES);
+
+  const others = active.filter((other) => other.id !== thread.id);
+  const surroundings: Surroundings = { graph, occupancy: occupancy(graph, others), stocks: stocksLeft(rig.cords, cords) };
+  const naming = namingOf(rig, session, graph);
+  const candidates = graph.stations
+    .filter((station) => station.role === field && matching(station.name, text))
+    .slice(0, MOST_CHOICES);
+  return candidates
+    .map((station) => {
+      const tried = withChoice(thread, field, station.id);
+      const result = routeThread(surroundings, tried);
+      const base = { id: station.id, name: station.name };
+      if (result.found)
+        return { cost: result.cost, choice: { ...base, cords: result.hops.filter((hop) => hop.kind === 'cord').length } };
+      const because = obstacleSentence(diagnose(surroundings, tried, result, rig.cords), naming);
+      return { cost: Infinity, choice: { ...base, because } };
+    })
+    .sort((a, b) => (a.cost === b.cost ? 0 : byCost(a, b)))
+    .map(({ choice }) => choice);
+}

@@ -1,0 +1,42 @@
+import type { EntityRef, Finding, RuleId, Severity } from '../checks/finding';
+import type { Naming } from '../checks/naming';
+import { entityName } from '../checks/naming';
+import { RULES } from '../checks/registry';
+import type { Stage } from '../checks/rule';
+import type { ReportedFinding } from '../checks/runChecks';
+import { wordsOf } from '../checks/wording';
+
+/** A finding as a reader sees it: words, places with their names, figures. */
+export interface FindingView {
+  readonly key: string;
+  readonly rule: RuleId;
+  readonly title: string;
+  readonly stage: Stage;
+  readonly severity: Severity;
+  readonly wrong: string;
+  readonly remedy: string;
+  readonly why: string;
+  readonly limits: string;
+  readonly places: readonly { readonly ref: EntityRef; readonly name: string }[];
+  readonly figures: Finding['figures'];
+  /** The reason it was waived for, if it was. */
+  readonly waivedFor?: string;
+}
+
+/** Puts a finding into words. */
+export function findingView({ key, finding, severity, waiver }: ReportedFinding, naming: Naming): FindingView {
+  const rule = RULES.find((candidate) => candidate.id === finding.rule);
+  return {
+    key,
+    rule: finding.rule,
+    title: rule?.title ?? finding.rule,
+    stage: rule?.stage ?? 'track',
+    severity,
+    ...wordsOf(finding, naming),
+    why: rule?.why ?? '',
+    limits: rule?.limits ?? '',
+    places: finding.at.map((ref) => ({ ref, name: entityName(naming, ref) })),
+    figures: finding.figures,
+    ...(waiver && { waivedFor: waiver.reason }),
+  };
+}

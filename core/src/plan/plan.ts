@@ -1,0 +1,124 @@
+import type { CheckContext, PlannedThread } from '../checks/context';
+import { checkContext } from '../checks/context';
+import { namingOf, threadName } from '../checks/naming';
+import type { CheckReport } from '../checks/runChecks';
+import { runChecks } from '../checks/runChecks';
+import { settingsOf } from '../rig/buildDevice';
+import type { StationRole } from '../rig/deviceModel';
+import { STATION_ROLES } from '../rig/deviceModel';
+import type { StationId } from '../rig/ids';
+import type { Rig } from '../rig/rigSchema';
+import type { SettingKey, SettingSpec, SettingValue } from '../rig/settings';
+import { settingKeyOf } from '../rig/settings';
+import type { Scene, Session, Thread, Waiver } from '../session/sessionSchema';
+import type { FindingView } from './findingView';
+import { findingView } from './findingView';
+import type { ThreadStatus } from './threadStatus';
+import { threadStatus } from './threadStatus';
+
+/** A station in a cell of the input list. */
+export interface StationCell {
+  readonly id: StationId;
+  readonly name: string;
+  readonly pinned: boolean;
+  /** False where the cell shows a pin or insert that the thread does not actually pass. */
+  readonly passed: boolean;
+}
+
+/** A knob shown on a row: where it is, and what it is set to. */
+export interface SettingCell {
+  readonly key: SettingKey;
+  readonly value: SettingValue;
+  /** As stored in the scene: null while the knob is at its initial value. */
+  readonly stored: SettingValue | null;
+  readonly spec: SettingSpec;
+}
+
+/** One line of the input list, worked out. */
+export interface PlanRow {
+  readonly thread: Thread;
+  readonly name: string;
+  readonly sourceName: string;
+  readonly status: ThreadStatus;
+  readonly cells: Readonly<Partial<Record<StationRole, StationCell>>>;
+  readonly inserts: readonly StationCell[];
+  readonly settings: { readonly gainDb?: SettingCell; readonly phantom?: SettingCell };
+  readonly cordCount: number;
+  /** Keys of the findings on this thread that are not waived. */
+  readonly findings: readonly string[];
+}
+
+/** Everything the screens show of a scene. Plain data: it crosses from worker to window. */
+export interface Plan {
+  readonly rows: readonly PlanRow[];
+  readonly findings: readonly FindingView[];
+  readonly idleWaivers: readonly Waiver[];
+  readonly failedRules: CheckReport['failedRules'];
+}
+
+function settingCell({ rig, scene }: CheckContext, planned: PlannedThread, setting: string): SettingCell | undefined {
+  const preamp = planned.stations.find((station) => station.role === 'preamp');
+  const device = rig.devices.find((candidate) => candidate.id === preamp?.device);
+  const spec = device && settingsOf(device).find((candidate) => candidate.setting === setting);
+  if (preamp === undefined || spec === undefined) return undefined;
+  const key = settingKeyOf(preamp.device, setting, preamp.channel);
+  const stored = scene.settings[key] ?? null;
+  return { key, value: stored ?? spec.initial, stored, spec };
+}
+
+function cellsOf(context: CheckContext, planned: PlannedThread): PlanRow['cells'] {
+  const { graph } = context;
+  const { pins } = planned.thread;
+  const cells: Partial<Record<StationRole, StationCell>> = {};
+  for (const role of STATION_ROLES) {
+    if (role === 'processor') continue;
+    const station = planned.stations.find((candidate) => candidate.role === role);
+    const pin = pins[role];
+    const shown = pin === undefined ? station : graph.stations[graph.stationIndex.get(pin) ?? -1];
+    if (shown !== undefined)
+      cells[role] = { id: shown.id, name: shown.name, pinned: pin !== undefined, passed: station?.id === shown.id };
+  }
+  return cells;
+}
+
+function insertsOf({ graph }: CheckContext, planned: PlannedThread): readonly StationCell[] {
+  return planned.thread.inserts.map((id) => ({
+    id,
+    name: graph.stations[graph.stationIndex.get(id) ?? -1]?.name ?? id,
+    pinned: true,
+    passed: planned.stations.some((station) => station.id === id),
+  }));
+}
+
+function rowOf(context: CheckContext, report: CheckReport, planned: PlannedThread): PlanRow {
+  const { thread } = planned;
+  const own = report.findings.filter(({ finding }) => finding.at.some((ref) => ref.id === thread.id));
+  const [gainDb, phantom] = [settingCell(context, planned, 'gainDb'), settingCell(context, planned, 'phantom')];
+  return {
+    thread,
+    name: threadName(thread),
+    sourceName: context.graph.lanes[planned.start]?.name ?? thread.from,
+    status: threadStatus(planned, context.scene, report.findings),
+    cells: cellsOf(context, planned),
+    inserts: insertsOf(context, planned),
+    settings: { ...(gainDb && { gainDb }), ...(phantom && { phantom }) },
+    cordCount: planned.path.filter((edge) => edge.cord !== undefined).length,
+    findings: own.filter(({ waiver }) => waiver === undefined).map(({ key }) => key),
+  };
+}
+
+/** Works out a scene whole: rows, findings in words, waivers. Runs the pipeline once. */
+export function planOf(rig: Rig, session: Session, scene: Scene): { readonly plan: Plan; readonly context: CheckContext } {
+  const context = checkContext(rig, session, scene);
+  const report = runChecks(context);
+  const naming = namingOf(rig, session, context.graph);
+  return {
+    context,
+    plan: {
+      rows: context.threads.map((planned) => rowOf(context, report, planned)),
+      findings: report.findings.map((reported) => findingView(reported, naming)),
+      idleWaivers: report.idleWaivers,
+      failedRules: report.failedRules,
+    },
+  };
+}

@@ -1,0 +1,149 @@
+import type { CheckContext, PlannedThread } from '../checks/context';
+import type { EntityRef } from '../checks/finding';
+import { threadName } from '../checks/naming';
+import type { Edge, EdgeKind } from '../graph/signalGraph';
+import { edgesFrom, edgesInto } from '../graph/walk';
+import type { Ladder, Rung } from '../levels/ladder';
+import { ladder } from '../levels/ladder';
+import type { CordId, DeviceId, LaneId, ThreadId } from '../rig/ids';
+import { msFromSamples } from '../units/duration';
+import { edgeLines, gapLine, termLine } from './termWording';
+
+/** One lane of the strip: how the signal came here, and its figures. Plain data, ready to draw. */
+export interface StripHop {
+  readonly lane: LaneId;
+  readonly laneName: string;
+  readonly device: DeviceId;
+  readonly deviceName: string;
+  readonly roomName: string;
+  /** How the signal arrives; the first hop has none. */
+  readonly kind?: EdgeKind;
+  readonly cord?: CordId;
+  readonly plugged?: boolean;
+  readonly unit: 'dBu' | 'dBFS';
+  readonly nominal?: number;
+  readonly peak?: number;
+  readonly noise?: number;
+  readonly max?: number;
+  readonly headroomDb?: number;
+  readonly delaySamples: number;
+  readonly delayMs: number;
+  readonly inverted: boolean;
+  /** The arithmetic from the hop before, a line a step. */
+  readonly arithmetic: readonly string[];
+}
+
+/** The whole path through whatever is selected, source to end. */
+export interface Strip {
+  readonly title: string;
+  readonly thread?: ThreadId;
+  readonly complete: boolean;
+  readonly hops: readonly StripHop[];
+  /** Index of the hop with the least headroom, or -1. */
+  readonly worst: number;
+  /** Index of the hop that was selected, or -1. */
+  readonly selected: number;
+  readonly gaps: readonly string[];
+}
+
+function hopOf(context: CheckContext, rung: Rung): StripHop {
+  const { graph, rig, scene } = context;
+  const lane = graph.lanes[rung.lane];
+  if (lane === undefined) throw new Error('a rung stands on a lane of its graph');
+  const edge = graph.edges[rung.edge ?? -1];
+  const cord = scene.cords.find((candidate) => candidate.id === edge?.cord);
+  return {
+    lane: lane.id,
+    laneName: lane.name,
+    device: lane.device,
+    deviceName: rig.devices.find((device) => device.id === lane.device)?.name ?? lane.device,
+    roomName: rig.rooms.find((room) => room.id === lane.room)?.name ?? lane.room,
+    ...(edge && { kind: edge.kind }),
+    ...(cord && { cord: cord.id, plugged: cord.plugged }),
+    unit: rung.unit,
+    ...figuresOf(rung),
+    delaySamples: rung.delaySamples,
+    delayMs: msFromSamples(rung.delaySamples, graph.sampleRateHz),
+    inverted: rung.inverted,
+    arithmetic: [...rung.terms.map(termLine), ...edgeLines(edge, rung.unit)],
+  };
+}
+
+const figuresOf = ({ nominal, peak, noise, max, headroomDb }: Rung): Partial<StripHop> => ({
+  ...(nominal !== undefined && { nominal }),
+  ...(peak !== undefined && { peak }),
+  ...(noise !== undefined && { noise }),
+  ...(max !== undefined && { max }),
+  ...(headroomDb !== undefined && { headroomDb }),
+});
+
+function stripFrom(context: CheckContext, title: string, levels: Ladder, selectedLane: number): Strip {
+  const { graph } = context;
+  return {
+    title,
+    complete: true,
+    hops: levels.rungs.map((rung) => hopOf(context, rung)),
+    worst: levels.worst,
+    selected: levels.rungs.findIndex((rung) => rung.lane === selectedLane),
+    gaps: levels.gaps.map((gap) => gapLine(gap, graph.lanes[gap.lane]?.name ?? '')),
+  };
+}
+
+const threadStrip = (context: CheckContext, planned: PlannedThread, selectedLane: number): Strip => ({
+  ...stripFrom(context, threadName(planned.thread), planned.ladder, selectedLane),
+  thread: planned.thread.id,
+  complete: planned.complete,
+});
+
+/** Follows the first conducting edge in one direction until it ends or comes back. */
+function follow(context: CheckContext, from: number, direction: 'from' | 'to'): readonly Edge[] {
+  const edges: Edge[] = [];
+  const seen = new Set([from]);
+  for (let lane = from; ; ) {
+    const edge: Edge | undefined = (direction === 'from' ? edgesFrom : edgesInto)(context.graph, lane)[0];
+    const next = direction === 'from' ? edge?.to : edge?.from;
+    if (edge === undefined || next === undefined || seen.has(next)) return edges;
+    edges.push(edge);
+    seen.add(next);
+    lane = next;
+  }
+}
+
+/** The path through a lane that no thread uses: back to what feeds it, on to what it feeds. */
+function looseStrip(context: CheckContext, lane: number): Strip {
+  const back = [...follow(context, lane, 'to')].reverse();
+  const path = [...back, ...follow(context, lane, 'from')];
+  const start = path[0]?.from ?? lane;
+  return stripFrom(context, context.graph.lanes[lane]?.name ?? '', ladder(context.graph, start, path, {}), lane);
+}
+
+/** The lane a selection stands for. */
+function laneOf(context: CheckContext, ref: EntityRef): number | undefined {
+  const { graph, scene } = context;
+  switch (ref.kind) {
+    case 'lane':
+      return graph.laneIndex.get(ref.id);
+    case 'station':
+      return graph.stations[graph.stationIndex.get(ref.id) ?? -1]?.in;
+    case 'cord': {
+      const cord = scene.cords.find((candidate) => candidate.id === ref.id);
+      return cord && graph.laneIndex.get(cord.to);
+    }
+    case 'device':
+      return graph.lanes.find((lane) => lane.device === ref.id)?.index;
+    case 'thread':
+      return undefined;
+  }
+}
+
+/** The strip of a selection: the thread through it, or, where none runs there, the loose path. */
+export function stripOf(context: CheckContext, ref: EntityRef): Strip | undefined {
+  if (ref.kind === 'thread') {
+    const planned = context.threads.find(({ thread }) => thread.id === ref.id);
+    return planned && threadStrip(context, planned, -1);
+  }
+  const lane = laneOf(context, ref);
+  if (lane === undefined) return undefined;
+  const planned = context.threads.find(({ ladder: { rungs } }) => rungs.some((rung) => rung.lane === lane));
+  return planned === undefined ? looseStrip(context, lane) : threadStrip(context, planned, lane);
+}

@@ -1,0 +1,33 @@
+import type { Obstacle } from '../routing/diagnose';
+import type { ProposedCord } from '../checks/findingDetail';
+import type { ReportedFinding } from '../checks/runChecks';
+import type { Realisation } from '../routing/realise';
+import type { Scene } from '../session/sessionSchema';
+
+/**
+ * planned: a way is free but not taken. routed: it runs, on cords not yet plugged. patched: every cord
+ * it needs is plugged. broken: it does not run and no way is free.
+ */
+export type ThreadStatus = 'planned' | 'routed' | 'patched' | 'broken';
+
+const isObstacle = (way: readonly ProposedCord[] | Obstacle): way is Obstacle => 'code' in way;
+
+/** Status of a thread from how it runs and what the checks found on it. */
+export function threadStatus(
+  { thread, complete, path }: Realisation,
+  scene: Scene,
+  findings: readonly ReportedFinding[],
+): ThreadStatus {
+  if (!complete) {
+    const stuck = findings.some(
+      ({ finding }) =>
+        finding.rule === 'thread-incomplete' &&
+        finding.at.some((ref) => ref.id === thread.id) &&
+        isObstacle(finding.figures.way),
+    );
+    return stuck ? 'broken' : 'planned';
+  }
+  const needed = new Set(path.flatMap((edge) => edge.cord ?? []));
+  const cords = scene.cords.filter((cord) => needed.has(cord.id));
+  return cords.every((cord) => cord.plugged) ? 'patched' : 'routed';
+}

@@ -1,0 +1,96 @@
+import type { Connector } from './connector';
+import type { Medium } from './medium';
+
+/** The driving side of an analogue lane. Unknown figures are left out, never zero. */
+export interface OutputData {
+  readonly sourceOhm?: number;
+  /** Greatest level of a sine, dBu. */
+  readonly maxDbu?: number;
+  /** Noise of the device itself at this output, dBu, 20 Hz to 20 kHz, unweighted. */
+  readonly noiseDbu?: number;
+}
+
+/** The receiving side of an analogue lane. */
+export interface InputData {
+  readonly loadOhm?: number;
+  /** Greatest level of a sine, dBu. */
+  readonly maxDbu?: number;
+}
+
+/** What a microphone adds to its output lane. */
+export interface MicrophoneData {
+  /** Open-circuit level in 1 Pa (94 dB SPL), dBu. */
+  readonly sensitivityDbu: number;
+  /** Greatest sound level, dB SPL. */
+  readonly maxDbSpl?: number;
+  readonly phantom: 'needs' | 'harmless' | 'harmful';
+}
+
+/** One connector face. Lanes are counted from 1. */
+export interface Port {
+  readonly key: string;
+  readonly name: string;
+  readonly direction: 'in' | 'out';
+  readonly medium: Medium;
+  readonly lanes: number;
+  readonly connector: Connector;
+  /** `front` faces take cords; `rear` faces are wired for good; `inside` faces take nothing. */
+  readonly face: 'front' | 'rear' | 'inside';
+  readonly balanced?: boolean;
+  readonly output?: OutputData;
+  readonly input?: InputData;
+  readonly microphone?: MicrophoneData;
+  /** Names for single lanes where the port's own name plus a number would mislead. */
+  readonly laneNames?: readonly string[];
+}
+
+/** A lane inside its device. */
+export interface LaneKey {
+  readonly port: string;
+  readonly lane: number;
+}
+
+/** A connection inside a device, one lane to one lane. */
+export interface Route {
+  readonly from: LaneKey;
+  readonly to: LaneKey;
+  /** `normal` is a route between jacks that a plug may open; `wire` is plain copper; `active` has a gain. */
+  readonly kind: 'active' | 'wire' | 'normal';
+  /** Unloaded voltage gain. On a converter it is also the change of scale from dBu to dBFS. */
+  readonly gainDb: number;
+  readonly inverts?: boolean;
+  readonly delaySamples?: number;
+  /** Host buffers the route waits for; their length is the session's choice. */
+  readonly delayBuffers?: number;
+  /** Noise added before the gain, in the unit of `from` (a preamp's equivalent input noise). */
+  readonly inputNoise?: number;
+  /** Noise added after the gain, in the unit of `to`. */
+  readonly outputNoise?: number;
+  /** A plug in any of these jacks opens the route. */
+  readonly unlessPlugged?: readonly LaneKey[];
+}
+
+/**
+ * What a station is for. The order is the order in which an input passes them, and the order of the
+ * columns of the input list.
+ */
+export const STATION_ROLES = ['room-jack', 'preamp', 'processor', 'converter', 'daw-input'] as const;
+export type StationRole = (typeof STATION_ROLES)[number];
+
+/** One processing face of a device: what a thread passes from `in` to `out`. Serves one thread at a time. */
+export interface Station {
+  readonly key: string;
+  readonly name: string;
+  readonly role: StationRole;
+  readonly in: LaneKey;
+  readonly out: LaneKey;
+  /** The settings channel that belongs to this station, counted from 1. */
+  readonly channel: number;
+}
+
+/** A device as the compiler sees it: ports, the routes between them, and its stations. */
+export interface DeviceModel {
+  readonly ports: readonly Port[];
+  readonly routes: readonly Route[];
+  readonly stations: readonly Station[];
+}

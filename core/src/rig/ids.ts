@@ -1,0 +1,49 @@
+import * as z from 'zod';
+
+/** An id: lower-case letters, digits and hyphens, starting with a letter or digit; 1 to 64 characters. */
+const plainId = z
+  .string()
+  .regex(/^[a-z0-9][a-z0-9-]{0,63}$/, 'an id is 1 to 64 lower-case letters, digits and hyphens');
+
+export const roomIdSchema = plainId.brand<'RoomId'>();
+export const deviceIdSchema = plainId.brand<'DeviceId'>();
+export const hardwireIdSchema = plainId.brand<'HardwireId'>();
+export const stockIdSchema = plainId.brand<'StockId'>();
+export const studioIdSchema = plainId.brand<'StudioId'>();
+export const sessionIdSchema = plainId.brand<'SessionId'>();
+export const sceneIdSchema = plainId.brand<'SceneId'>();
+export const threadIdSchema = plainId.brand<'ThreadId'>();
+export const cordIdSchema = plainId.brand<'CordId'>();
+
+/** `device/port/lane`, lanes counted from 1: "converter/line-in-a/3". */
+export const laneIdSchema = z
+  .string()
+  .regex(/^[a-z0-9-]+\/[a-z0-9-]+\/[1-9][0-9]*$/, 'a lane is written device/port/number')
+  .brand<'LaneId'>();
+
+/** `device/station`: "preamp/channel-1". */
+export const stationIdSchema = z
+  .string()
+  .regex(/^[a-z0-9-]+\/[a-z0-9-]+$/, 'a station is written device/station')
+  .brand<'StationId'>();
+
+export type RoomId = z.infer<typeof roomIdSchema>;
+export type DeviceId = z.infer<typeof deviceIdSchema>;
+export type HardwireId = z.infer<typeof hardwireIdSchema>;
+export type StockId = z.infer<typeof stockIdSchema>;
+export type StudioId = z.infer<typeof studioIdSchema>;
+export type SessionId = z.infer<typeof sessionIdSchema>;
+export type SceneId = z.infer<typeof sceneIdSchema>;
+export type ThreadId = z.infer<typeof threadIdSchema>;
+export type CordId = z.infer<typeof cordIdSchema>;
+export type LaneId = z.infer<typeof laneIdSchema>;
+export type StationId = z.infer<typeof stationIdSchema>;
+
+export const laneIdOf = (deviceId: string, portKey: string, laneNumber: number): LaneId =>
+  `${deviceId}/${portKey}/${laneNumber}` as LaneId;
+
+export const stationIdOf = (deviceId: string, stationKey: string): StationId =>
+  `${deviceId}/${stationKey}` as StationId;
+
+/** The device part of a lane or station id. */
+export const deviceIdIn = (id: LaneId | StationId): DeviceId => id.slice(0, id.indexOf('/')) as DeviceId;

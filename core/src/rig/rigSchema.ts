@@ -1,0 +1,55 @@
+import * as z from 'zod';
+import { CATALOGUE } from './catalogue/catalogue';
+import { CONNECTORS } from './connector';
+import { deviceIdSchema, hardwireIdSchema, laneIdSchema, roomIdSchema, stockIdSchema } from './ids';
+
+/** A name a person gives: 1 to 80 characters, not only blanks. */
+export const nameSchema = z.string().trim().min(1, 'a name is needed').max(80, 'at most 80 characters');
+
+export const roomSchema = z.strictObject({ id: roomIdSchema, name: nameSchema });
+
+const typeNames = CATALOGUE.map((entry) => entry.type) as [string, ...string[]];
+
+const deviceBaseSchema = z.strictObject({
+  id: deviceIdSchema,
+  name: nameSchema,
+  room: roomIdSchema,
+  type: z.enum(typeNames),
+  params: z.record(z.string(), z.unknown()).default({}),
+});
+
+/** A device: a catalogue type and its parameters, checked by that type and filled with its defaults. */
+export const deviceSchema = deviceBaseSchema.transform((device, context) => {
+  const type = CATALOGUE.find((entry) => entry.type === device.type);
+  const parsed = type?.params.safeParse(device.params);
+  if (parsed?.success) return { ...device, params: parsed.data };
+  for (const issue of parsed?.error.issues ?? [])
+    context.addIssue({ code: 'custom', message: issue.message, path: ['params', ...issue.path] });
+  return z.NEVER;
+});
+
+/** Fixed cable from an output lane to an input lane. */
+export const hardwireSchema = z.strictObject({ id: hardwireIdSchema, from: laneIdSchema, to: laneIdSchema });
+
+/** Cords of one kind on the hook. */
+export const stockSchema = z.strictObject({
+  id: stockIdSchema,
+  name: nameSchema,
+  connectors: z.tuple([z.enum(CONNECTORS), z.enum(CONNECTORS)]),
+  lengthM: z.number().positive('a length is above 0 m').max(500),
+  colour: z.string().trim().max(40),
+  count: z.number().int('a whole number of cords').min(0).max(10_000),
+});
+
+export const rigSchema = z.strictObject({
+  rooms: z.array(roomSchema),
+  devices: z.array(deviceSchema),
+  hardwires: z.array(hardwireSchema),
+  cords: z.array(stockSchema),
+});
+
+export type Room = z.infer<typeof roomSchema>;
+export type Device = z.infer<typeof deviceSchema>;
+export type Hardwire = z.infer<typeof hardwireSchema>;
+export type CordStock = z.infer<typeof stockSchema>;
+export type Rig = z.infer<typeof rigSchema>;

@@ -1,0 +1,42 @@
+import type { Edge, SignalGraph } from '../graph/signalGraph';
+import type { CordStock } from '../rig/rigSchema';
+import type { Thread } from '../session/sessionSchema';
+import { cordHubs } from './cordHubs';
+import { ROUTING_COST } from './costs';
+import type { Occupancy } from './occupancy';
+import { normalsByJack } from './occupancy';
+import type { SearchResult } from './searchPath';
+import { searchPath } from './searchPath';
+import type { SearchSpace } from './searchSpace';
+import { waypointsOf } from './waypoints';
+
+/** What stands in a thread's way: the other threads, and the cords left. */
+export interface Surroundings {
+  readonly graph: SignalGraph;
+  readonly occupancy: Occupancy;
+  readonly stocks: readonly CordStock[];
+}
+
+function edgeCost(edge: Edge, occupancy: Occupancy): number {
+  if (!edge.closed || occupancy.threadAt.has(edge.to)) return Infinity;
+  return ROUTING_COST.hop + (edge.kind === 'tieLine' ? ROUTING_COST.tieLine : 0);
+}
+
+/** The space in which a thread may be routed: conducting edges, free jacks, and cords on the hook. */
+export function spaceAround({ graph, occupancy, stocks }: Surroundings): SearchSpace {
+  const normals = normalsByJack(graph);
+  const breaking = (edge: Edge): number =>
+    occupancy.usedNormals.has(edge.index) ? ROUTING_COST.breakUsedNormal : ROUTING_COST.breakIdleNormal;
+  const plugCost = (lane: number): number => {
+    if (occupancy.threadAt.has(lane)) return Infinity;
+    return (normals.get(lane) ?? []).reduce((sum, edge) => sum + breaking(edge), 0);
+  };
+  return { graph, edgeCost: (edge) => edgeCost(edge, occupancy), plugCost, ...cordHubs(graph, stocks) };
+}
+
+/** The cheapest way for one thread, everything else staying where it is. */
+export function routeThread(surroundings: Surroundings, thread: Thread): SearchResult {
+  const { graph } = surroundings;
+  const start = graph.laneIndex.get(thread.from) ?? -1;
+  return searchPath(spaceAround(surroundings), start, waypointsOf(graph, thread));
+}

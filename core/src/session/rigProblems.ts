@@ -1,0 +1,28 @@
+import type { Hardwire, Rig } from '../rig/rigSchema';
+import { duplicateIds } from './duplicateIds';
+import { endProblems } from './endProblems';
+import type { Path, Problem } from './problem';
+import type { RigIndex } from './rigIndex';
+
+function hardwireProblems(wire: Hardwire, path: Path, index: RigIndex): readonly Problem[] {
+  return [
+    ...endProblems(wire.from, 'out', 'wire', [...path, 'from'], index),
+    ...endProblems(wire.to, 'in', 'wire', [...path, 'to'], index),
+  ];
+}
+
+/** What does not hold inside a rig. */
+export function rigProblems(rig: Rig, index: RigIndex): readonly Problem[] {
+  const rooms = new Set(rig.rooms.map((room) => room.id));
+  const homeless = rig.devices.flatMap(({ room }, i): Problem[] =>
+    rooms.has(room) ? [] : [{ code: 'dangling', path: ['rig', 'devices', i, 'room'], kind: 'room', id: room }],
+  );
+  return [
+    ...duplicateIds(rig.rooms, ['rig', 'rooms']),
+    ...duplicateIds(rig.devices, ['rig', 'devices']),
+    ...duplicateIds(rig.hardwires, ['rig', 'hardwires']),
+    ...duplicateIds(rig.cords, ['rig', 'cords']),
+    ...homeless,
+    ...rig.hardwires.flatMap((wire, i) => hardwireProblems(wire, ['rig', 'hardwires', i], index)),
+  ];
+}

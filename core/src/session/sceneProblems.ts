@@ -1,0 +1,66 @@
+import { settingsOf } from '../rig/buildDevice';
+import type { LaneId, ThreadId } from '../rig/ids';
+import type { SettingKey, SettingValue } from '../rig/settings';
+import { partsOfSettingKey, settingMisfit } from '../rig/settings';
+import { endProblems } from './endProblems';
+import { duplicateIds } from './duplicateIds';
+import type { Path, Problem } from './problem';
+import type { RigIndex } from './rigIndex';
+import type { Cord, Scene } from './sessionSchema';
+
+function cordProblems(cord: Cord, path: Path, index: RigIndex, threads: ReadonlySet<ThreadId>): readonly Problem[] {
+  const problems = [
+    ...endProblems(cord.from, 'out', 'cord', [...path, 'from'], index),
+    ...endProblems(cord.to, 'in', 'cord', [...path, 'to'], index),
+  ];
+  if (index.stock(cord.stock) === undefined)
+    problems.push({ code: 'dangling', path: [...path, 'stock'], kind: 'cord stock', id: cord.stock });
+  if (cord.thread !== undefined && !threads.has(cord.thread))
+    problems.push({ code: 'dangling', path: [...path, 'thread'], kind: 'thread', id: cord.thread });
+  return problems;
+}
+
+function jacksTakenTwice(cords: readonly Cord[], path: Path): readonly Problem[] {
+  const heldBy = new Map<LaneId, string>();
+  return cords.flatMap((cord, i) =>
+    (['from', 'to'] as const).flatMap((end): Problem[] => {
+      const byCord = heldBy.get(cord[end]);
+      heldBy.set(cord[end], byCord ?? cord.id);
+      return byCord === undefined
+        ? []
+        : [{ code: 'jack-taken', path: [...path, i, end], id: cord[end], byCord }];
+    }),
+  );
+}
+
+function settingProblem(
+  key: SettingKey,
+  value: SettingValue,
+  path: Path,
+  index: RigIndex,
+): Problem | undefined {
+  const { deviceId, setting, channel } = partsOfSettingKey(key);
+  const device = index.device(deviceId);
+  const spec = device && settingsOf(device).find((candidate) => candidate.setting === setting);
+  if (spec === undefined) return { code: 'dangling', path, kind: 'setting', id: key };
+  const why = settingMisfit(spec, channel, value);
+  return why === undefined ? undefined : { code: 'setting-misfit', path, id: key, why };
+}
+
+/** What does not hold inside a scene, or between it and the rig. */
+export function sceneProblems(
+  scene: Scene,
+  path: Path,
+  index: RigIndex,
+  threads: ReadonlySet<ThreadId>,
+): readonly Problem[] {
+  const cordsPath = [...path, 'cords'];
+  return [
+    ...duplicateIds(scene.cords, cordsPath),
+    ...scene.cords.flatMap((cord, i) => cordProblems(cord, [...cordsPath, i], index, threads)),
+    ...jacksTakenTwice(scene.cords, cordsPath),
+    ...(Object.entries(scene.settings) as [SettingKey, SettingValue][]).flatMap(
+      ([key, value]) => settingProblem(key, value, [...path, 'settings', key], index) ?? [],
+    ),
+  ];
+}

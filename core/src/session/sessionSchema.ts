@@ -1,0 +1,94 @@
+import * as z from 'zod';
+import { STATION_ROLES } from '../rig/deviceModel';
+import {
+  cordIdSchema,
+  laneIdSchema,
+  sceneIdSchema,
+  sessionIdSchema,
+  stationIdSchema,
+  stockIdSchema,
+  threadIdSchema,
+} from '../rig/ids';
+import { nameSchema } from '../rig/rigSchema';
+import { settingKeySchema } from '../rig/settings';
+
+const text = z.string().max(200, 'at most 200 characters');
+
+/** Stations the user fixed. The router never moves a pin. */
+export const pinsSchema = z.strictObject(
+  Object.fromEntries(STATION_ROLES.map((role) => [role, stationIdSchema.optional()])) as Record<
+    (typeof STATION_ROLES)[number],
+    z.ZodOptional<typeof stationIdSchema>
+  >,
+);
+
+export const threadSchema = z.strictObject({
+  id: threadIdSchema,
+  /** The line of the input list. */
+  number: z.number().int('a whole number').min(1, 'numbers start at 1').max(9999),
+  purpose: z.literal('input'),
+  performer: text,
+  /** What sounds: "Voice", "Harp". */
+  source: text,
+  /** The output lane the thread starts from: a microphone. */
+  from: laneIdSchema,
+  /** Expected sound level at the microphone, and crest factor of the source. */
+  levelDbSpl: z.number().min(0, 'a sound level from 0 to 160 dB SPL').max(160, 'a sound level from 0 to 160 dB SPL').optional(),
+  crestDb: z.number().min(0, 'a crest factor from 0 to 40 dB').max(40, 'a crest factor from 0 to 40 dB').optional(),
+  /** Processors to pass, in order. */
+  inserts: z.array(stationIdSchema),
+  trackName: text,
+  pins: pinsSchema,
+  scenes: z.array(sceneIdSchema),
+});
+
+/** A cable plugged for a scene, output face to input face. */
+export const cordSchema = z.strictObject({
+  id: cordIdSchema,
+  from: laneIdSchema,
+  to: laneIdSchema,
+  stock: stockIdSchema,
+  /** The thread the router plugged it for; a cord a person planned by hand has none. */
+  thread: threadIdSchema.optional(),
+  /** Ticked off at the bay. */
+  plugged: z.boolean(),
+});
+
+export const sceneSchema = z.strictObject({
+  id: sceneIdSchema,
+  name: nameSchema,
+  cords: z.array(cordSchema),
+  settings: z.record(settingKeySchema, z.union([z.number(), z.boolean()])),
+});
+
+export const waiverSchema = z.strictObject({
+  /** The key of the waived finding. */
+  id: z.string().min(1).max(1000),
+  reason: z.string().trim().min(1, 'a reason is needed').max(500),
+});
+
+export const sessionSchema = z.strictObject({
+  id: sessionIdSchema,
+  name: nameSchema,
+  sampleRateHz: z.union([44_100, 48_000, 88_200, 96_000, 176_400, 192_000].map((rate) => z.literal(rate))),
+  wordLengthBits: z.union([z.literal(16), z.literal(24), z.literal(32)]),
+  bufferSamples: z.number().int().min(16).max(8192),
+  /** The level the session works at: "−18 dBFS = +4 dBu". */
+  lineUp: z.strictObject({ dbfs: z.number().min(-60).max(0), dbu: z.number().min(-20).max(24) }),
+  threads: z.array(threadSchema),
+  scenes: z.array(sceneSchema).min(1, 'a session has at least one scene'),
+  waivers: z.array(waiverSchema),
+});
+
+export type Pins = z.infer<typeof pinsSchema>;
+export type Thread = z.infer<typeof threadSchema>;
+export type Cord = z.infer<typeof cordSchema>;
+export type Scene = z.infer<typeof sceneSchema>;
+export type Waiver = z.infer<typeof waiverSchema>;
+export type Session = z.infer<typeof sessionSchema>;
+
+/** The threads that are active in a scene, by their number on the input list. */
+export const threadsIn = (session: Session, scene: Scene): readonly Thread[] =>
+  session.threads
+    .filter((thread) => thread.scenes.includes(scene.id))
+    .sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1));

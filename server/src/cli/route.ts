@@ -1,0 +1,56 @@
+import { writeFileSync } from 'node:fs';
+import type { RouteOutput } from '@ft/contract/cliOutput';
+import { namingOf } from '@ft/core/checks/naming';
+import { obstacleSentence } from '@ft/core/checks/obstacleWording';
+import { applyChange } from '@ft/core/edits/change';
+import { writeBundle } from '@ft/core/formats/bundle';
+import { compile } from '@ft/core/graph/compile';
+import { routeEdits } from '@ft/core/plan/threadEdits';
+import { route as routeThreads } from '@ft/core/routing/route';
+import type { Answer } from './answer';
+import { headOf, titleOf } from './head';
+import type { CliRequest } from './request';
+
+/** Writes the bundle with the scene routed. */
+function write({ studio, session, scene, out }: CliRequest): void {
+  if (out === undefined) return;
+  const result = applyChange(studio, routeEdits(studio, { session: session.id, scene: scene.id }));
+  if (!result.ok) throw new Error('the router made cords that do not hold together');
+  writeFileSync(out, writeBundle(result.value));
+}
+
+/** `ft route`: routes the threads of a scene. */
+export function route(request: CliRequest): Answer {
+  const { studio, session, scene } = request;
+  const { cords, settings, outcomes } = routeThreads(studio.rig, session, scene);
+  const naming = namingOf(studio.rig, session, compile(studio.rig, session, scene));
+  const threads = outcomes.map((outcome) => ({
+    thread: outcome.thread,
+    name: naming.thread(outcome.thread),
+    routed: outcome.routed,
+    kept: outcome.routed && outcome.kept,
+    ...(!outcome.routed && { because: obstacleSentence(outcome.obstacle, naming) }),
+  }));
+  const json: RouteOutput = {
+    format: 'faithful-thread-route/1',
+    ...headOf(request),
+    threads,
+    cords: cords.map(({ id, from, to, stock, thread }) => ({
+      id,
+      from,
+      to,
+      stock,
+      ...(thread && { thread }),
+      isNew: !scene.cords.some((cord) => cord.id === id),
+    })),
+    settings,
+  };
+  write(request);
+  const threadLines = threads.map(({ name, routed, kept, because }) => `${kept ? 'kept    ' : routed ? 'routed  ' : 'no way  '}${name}${because === undefined ? '' : `\n        ${because}`}`);
+  const cordLines = cords.map((cord) => `cord    ${naming.lane(cord.from)} → ${naming.lane(cord.to)}`);
+  return {
+    text: [titleOf(request), ...threadLines, ...cordLines].join('\n'),
+    json,
+    exitCode: threads.every(({ routed }) => routed) ? 0 : 1,
+  };
+}

@@ -1,0 +1,58 @@
+import type { Response } from 'express';
+import { Router } from 'express';
+import { entryMessage } from './changeRoutes';
+import type { StudioDesk } from './studioDesk';
+import { studioOr404 } from './studioRoutes';
+import type { StudioStore } from './studioStore';
+
+/** Proxies and browsers drop a silent connection; a comment now and then keeps it. */
+const HEARTBEAT_MS = 20_000;
+
+function send(response: Response, event: string, data: unknown, id?: number): void {
+  response.write(`${id === undefined ? '' : `id: ${String(id)}\n`}event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+}
+
+/** The revision a window already has: from its address, or from the browser when it reconnects. */
+function sinceOf(query: unknown, lastEventId: string | undefined): number {
+  const since = Number(lastEventId ?? query ?? 0);
+  return Number.isInteger(since) && since >= 0 ? since : 0;
+}
+
+/**
+ * Server-sent events of a studio: `entry` for every history line after `?since=`, `presence` when a
+ * window comes or goes. A window that was away gets what it missed first.
+ */
+export function eventRoutes(store: StudioStore, desk: StudioDesk): Router {
+  const router = Router();
+  const windows = new Map<string, Set<Response>>();
+  const announce = (studioId: string): void => {
+    const open = windows.get(studioId) ?? new Set();
+    for (const response of open) send(response, 'presence', { windows: open.size });
+  };
+  const leave = (studioId: string, response: Response): void => {
+    windows.get(studioId)?.delete(response);
+    announce(studioId);
+  };
+  desk.onEntry((studioId, entry) => {
+    for (const response of windows.get(studioId) ?? []) send(response, 'entry', entryMessage(entry), entry.revision);
+  });
+
+  router.get('/studios/:id/events', async (request, response) => {
+    const studioId = request.params.id;
+    await studioOr404(desk, studioId);
+    const since = sinceOf(request.query['since'], request.get('last-event-id'));
+    response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
+    response.flushHeaders();
+    // Joining before reading: a line written in between comes twice, and windows skip what they know.
+    windows.set(studioId, (windows.get(studioId) ?? new Set<Response>()).add(response));
+    for (const entry of await store.entriesSince(studioId, since))
+      send(response, 'entry', entryMessage(entry), entry.revision);
+    announce(studioId);
+    const heartbeat = setInterval(() => response.write(': here\n\n'), HEARTBEAT_MS);
+    request.on('close', () => {
+      clearInterval(heartbeat);
+      leave(studioId, response);
+    });
+  });
+  return router;
+}

@@ -1,0 +1,33 @@
+import * as z from 'zod';
+import {
+  checkOutputSchema,
+  levelsOutputSchema,
+  routeOutputSchema,
+  traceOutputSchema,
+} from '@ft/contract/cliOutput';
+import { bundleSchema } from '@ft/core/formats/bundle';
+import { CATALOGUE } from '@ft/core/rig/catalogue/catalogue';
+
+type JsonSchema = Record<string, unknown>;
+
+/** JSON Schema 2020-12 of what goes into the program: defaults are optional there. */
+const ofInput = (schema: z.ZodType): JsonSchema => z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' });
+
+/** The bundle, with the parameters of every catalogue type beside it. */
+function bundleWithTypes(): JsonSchema {
+  const params = Object.fromEntries(CATALOGUE.map((type) => [`${type.type}.params`, ofInput(type.params)]));
+  const bundle = ofInput(bundleSchema);
+  const defs = (bundle['$defs'] ?? {}) as JsonSchema;
+  return { title: 'Faithful Thread bundle, faithful-thread/1', ...bundle, $defs: { ...defs, ...params } };
+}
+
+const ofOutput = (title: string, schema: z.ZodType): JsonSchema => ({ title, ...z.toJSONSchema(schema) });
+
+/** Every published format by file name. */
+export const formatSchemas = (): readonly (readonly [string, JsonSchema])[] => [
+  ['bundle', bundleWithTypes()],
+  ['check', ofOutput('ft check --json, faithful-thread-check/1', checkOutputSchema)],
+  ['trace', ofOutput('ft trace --json, faithful-thread-trace/1', traceOutputSchema)],
+  ['levels', ofOutput('ft levels --json, faithful-thread-levels/1', levelsOutputSchema)],
+  ['route', ofOutput('ft route --json, faithful-thread-route/1', routeOutputSchema)],
+];

@@ -1,0 +1,89 @@
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import pdfmake from 'pdfmake';
+import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { PatchLine } from '@ft/core/plan/patchList';
+
+/** What the paper shows: the lines, and what identifies them on every page. */
+export interface PatchSheet {
+  readonly studio: string;
+  readonly session: string;
+  readonly scene: string;
+  readonly revision: number;
+  readonly printedAt: string;
+  readonly lines: readonly PatchLine[];
+}
+
+const fontFolder = join(dirname(createRequire(import.meta.url).resolve('pdfmake/package.json')), 'fonts', 'Roboto');
+
+/** The font that comes with the PDF library, embedded in the file. Nothing else is read, and nothing fetched. */
+pdfmake.setFonts({
+  Sans: { normal: join(fontFolder, 'Roboto-Regular.ttf'), bold: join(fontFolder, 'Roboto-Medium.ttf') },
+});
+pdfmake.setUrlAccessPolicy(() => false);
+pdfmake.setLocalAccessPolicy((path) => path.startsWith(fontFolder));
+
+/** A box to tick with a pencil, ticked where the cord is in already. */
+const tickBox = (ticked: boolean): Content => ({
+  canvas: [
+    { type: 'rect', x: 0, y: 1, w: 9, h: 9, lineWidth: 0.7 },
+    ...(ticked
+      ? [
+          { type: 'polyline' as const, lineWidth: 1.2, points: [{ x: 1.5, y: 5.5 }, { x: 4, y: 8 }, { x: 8, y: 2 }] },
+        ]
+      : []),
+  ],
+});
+
+const HEADS = ['', 'From', 'To', 'Cord', 'Thread', 'Breaks normal', 'Why'] as const;
+const WIDTHS = [14, '*', '*', 90, '*', '*', '*'];
+
+const lineCells = (line: PatchLine): TableCell[] => [
+  tickBox(line.plugged),
+  line.from,
+  line.to,
+  line.cordKind,
+  line.thread,
+  line.breaks.join('\n'),
+  line.why,
+];
+
+function definition(sheet: PatchSheet): TDocumentDefinitions {
+  const rooms = [...new Set(sheet.lines.map((line) => line.room))];
+  const printed = sheet.printedAt.slice(0, 16).replace('T', ' ');
+  return {
+    pageSize: 'A4',
+    pageOrientation: 'landscape',
+    pageMargins: [36, 52, 36, 36],
+    defaultStyle: { font: 'Sans', fontSize: 9 },
+    info: { title: `${sheet.session}, ${sheet.scene}: patch list` },
+    header: {
+      margin: [36, 20, 36, 0],
+      columns: [
+        { text: `${sheet.session} · ${sheet.scene} · Patch list`, bold: true, fontSize: 11 },
+        { text: `${sheet.studio} · revision ${String(sheet.revision)} · ${printed} UTC`, alignment: 'right' },
+      ],
+    },
+    footer: (page, pages) => ({ text: `${String(page)} of ${String(pages)}`, alignment: 'right', margin: [36, 8, 36, 0] }),
+    content: rooms.flatMap((room) => {
+      const lines = sheet.lines.filter((line) => line.room === room);
+      return [
+        { text: room, bold: true, margin: [0, 8, 0, 4] as [number, number, number, number] },
+        {
+          layout: 'lightHorizontalLines',
+          table: {
+            headerRows: 1,
+            dontBreakRows: true,
+            widths: [...WIDTHS],
+            body: [HEADS.map((text) => ({ text, bold: true })), ...lines.map(lineCells)],
+          },
+        },
+      ];
+    }),
+  };
+}
+
+/** The patch list as a PDF: black on white, a box to tick for every cord. */
+export async function patchListPdf(sheet: PatchSheet): Promise<Buffer> {
+  return pdfmake.createPdf(definition(sheet)).getBuffer();
+}

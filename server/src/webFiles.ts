@@ -1,0 +1,25 @@
+import express, { Router } from 'express';
+
+/** Angular's hashed file names: main-ABCDEFGH.js, chunk-…, media/…  */
+const HASHED = /-[A-Z0-9]{8}\.[a-z0-9]+$/;
+
+/** The built web application; every path without a file ending is its index page. */
+export function webFiles(root: string): Router {
+  const router = Router();
+  router.use(
+    express.static(root, {
+      setHeaders(response, path) {
+        const immutable = HASHED.test(path);
+        response.setHeader('Cache-Control', immutable ? 'public, max-age=31536000, immutable' : 'no-cache');
+      },
+    }),
+  );
+  router.get('/{*path}', (request, response, next) => {
+    if (/\.[a-z0-9]{1,8}$/i.test(request.path)) {
+      next();
+      return;
+    }
+    response.sendFile('index.html', { root });
+  });
+  return router;
+}

@@ -1,0 +1,5 @@
+import { join } from 'node:path';
+import { ROOT } from './run.mjs';
+import { serve } from './serve.mjs';
+
+await serve(['--demo'], { FT_DATA: process.env.FT_DATA ?? join(ROOT, 'data', 'demo') });

@@ -1,0 +1,7 @@
+import { buildServer } from './build.mjs';
+import { ensureInstalled } from './install.mjs';
+import { run } from './run.mjs';
+
+await ensureInstalled();
+await buildServer();
+process.exitCode = (await run(process.execPath, ['server/dist/formats.mjs', 'docs/formats'])).code;
