@@ -1,4 +1,4 @@
-import { buildServer } from './build.mjs';
+import { buildServer } from './builds.mjs';
 import { ensureInstalled } from './install.mjs';
 import { run } from './run.mjs';
 

@@ -9,7 +9,7 @@ if (!existsSync(program)) {
   const log = console.log;
   console.log = console.error;
   const { ensureInstalled } = await import('./install.mjs');
-  const { buildServer } = await import('./build.mjs');
+  const { buildServer } = await import('./builds.mjs');
   await ensureInstalled();
   await buildServer();
   console.log = log;

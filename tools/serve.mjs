@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
-import { buildServer, buildWeb } from './build.mjs';
+import { buildServer, buildWeb } from './builds.mjs';
 import { ensureInstalled } from './install.mjs';
 import { ROOT } from './run.mjs';
 

@@ -32,29 +32,30 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare inverse: string;
 }
 
-const id = { type: DataTypes.STRING(96), allowNull: false };
-const key = { ...id, primaryKey: true };
-const text = { type: DataTypes.TEXT, allowNull: false };
-const whole = { type: DataTypes.INTEGER, allowNull: false };
-const maybeWhole = { type: DataTypes.INTEGER, allowNull: true };
+// Sequelize writes into the definitions it is given, so each column gets its own.
+const id = () => ({ type: DataTypes.STRING(96), allowNull: false });
+const key = () => ({ ...id(), primaryKey: true });
+const text = () => ({ type: DataTypes.TEXT, allowNull: false });
+const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
+const maybeWhole = () => ({ type: DataTypes.INTEGER, allowNull: true });
 
 /** Ties the models to a database. Columns are those of the migrations. */
 export function defineModels(sequelize: Sequelize): void {
   const options = { sequelize, timestamps: false };
-  StudioRow.init({ id: key, name: text, revision: whole, changedAt: text, rig: text }, { ...options, tableName: 'studios' });
-  SessionRow.init({ studioId: key, id: key, name: text, document: text }, { ...options, tableName: 'sessions' });
+  StudioRow.init({ id: key(), name: text(), revision: whole(), changedAt: text(), rig: text() }, { ...options, tableName: 'studios' });
+  SessionRow.init({ studioId: key(), id: key(), name: text(), document: text() }, { ...options, tableName: 'sessions' });
   EntryRow.init(
     {
-      studioId: key,
-      revision: { ...whole, primaryKey: true },
-      changeId: id,
-      label: text,
-      author: id,
-      at: text,
-      undoes: maybeWhole,
-      redoes: maybeWhole,
-      edits: text,
-      inverse: text,
+      studioId: key(),
+      revision: { ...whole(), primaryKey: true },
+      changeId: id(),
+      label: text(),
+      author: id(),
+      at: text(),
+      undoes: maybeWhole(),
+      redoes: maybeWhole(),
+      edits: text(),
+      inverse: text(),
     },
     { ...options, tableName: 'entries' },
   );

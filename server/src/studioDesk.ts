@@ -4,11 +4,12 @@ import { accept } from '@ft/core/edits/ledger';
 import type { Refusal } from '@ft/core/edits/refusal';
 import type { UndoTargets } from '@ft/core/edits/undoStack';
 import { undoTargets } from '@ft/core/edits/undoStack';
+import type { Studio } from '@ft/core/session/studioSchema';
 import type { StudioAt, StudioStore } from './studioStore';
 
 export type DeskAnswer =
   | { readonly ok: true; readonly entry: Entry }
-  | { readonly ok: false; readonly refusal: Refusal }
+  | { readonly ok: false; readonly refusal: Refusal; readonly studio: Studio }
   | { readonly ok: false; readonly missing: 'studio' | 'nothing-to-undo' | 'nothing-to-redo' };
 
 export type Listener = (studioId: string, entry: Entry) => void;
@@ -87,7 +88,7 @@ export class StudioDesk {
     const current = await this.read(studioId);
     if (current === undefined) return { ok: false, missing: 'studio' };
     const result = accept(current.studio, current.revision, change, making);
-    if (!result.ok) return result;
+    if (!result.ok) return { ...result, studio: current.studio };
     await this.store.append(current.studio, result.studio, result.entry);
     this.latest.set(studioId, { studio: result.studio, revision: result.entry.revision });
     for (const listener of this.listeners) listener(studioId, result.entry);

@@ -1,11 +1,16 @@
-import { problemLine } from '../session/problemWording';
+import { problemSentence } from '../session/problemWording';
+import type { Studio } from '../session/studioSchema';
+import { placeName } from './placeName';
 import type { Refusal } from './refusal';
 
 const shown = (value: unknown): string =>
   value === null || value === undefined || value === '' ? 'empty' : typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
 
+/** A refusal names the first few places; they usually have one cause. */
+const MOST_PROBLEMS = 3;
+
 /** What happened to a refused edit and what to do, for the person who made it. */
-export function refusalSentence(refusal: Refusal): string {
+export function refusalSentence(refusal: Refusal, studio: Studio): string {
   switch (refusal.code) {
     case 'gone':
       return `The ${refusal.what} was removed meanwhile. Your text is kept; add it again if you need it.`;
@@ -16,6 +21,9 @@ export function refusalSentence(refusal: Refusal): string {
         ? `Somebody else changed this ${refusal.what} meanwhile; it is ${shown(refusal.now)} now. Look again before you change it.`
         : `Somebody else changed ${refusal.field} of this ${refusal.what} to ${shown(refusal.now)} meanwhile. Your ${shown(refusal.wanted)} is kept beside it; enter it again to overrule.`;
     case 'would-break':
-      return refusal.problems.map(problemLine).join(' ');
+      return refusal.problems
+        .slice(0, MOST_PROBLEMS)
+        .map((problem) => `${placeName(studio, problem.path)}: ${problemSentence(problem)}`)
+        .join(' ');
   }
 }

@@ -11,6 +11,7 @@ import type { Surroundings } from '../routing/routeThread';
 import { routeThread } from '../routing/routeThread';
 import type { Scene, Session, Thread } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
+import { nameMatches } from './nameMatch';
 
 /** Something that could go into a cell. */
 export interface Choice {
@@ -29,11 +30,6 @@ export type ChoiceField = 'from' | StationRole;
 /** Longer lists are cut; typing more narrows them. */
 export const MOST_CHOICES = 60;
 
-function matching(name: string, text: string): boolean {
-  const target = name.toLowerCase();
-  return text.toLowerCase().split(/\s+/).every((word) => target.includes(word));
-}
-
 const withChoice = (thread: Thread, field: StationRole, id: string): Thread =>
   field === 'processor'
     ? { ...thread, inserts: [...thread.inserts, id as Thread['inserts'][number]] }
@@ -43,7 +39,7 @@ const byCost = (a: { cost: number }, b: { cost: number }): number => a.cost - b.
 
 function microphones(graph: SignalGraph, active: readonly Thread[], thread: Thread, text: string): readonly Choice[] {
   const users = new Map(active.filter((other) => other.id !== thread.id).map((other) => [other.from, other]));
-  const lanes = graph.lanes.filter((lane) => lane.microphone !== undefined && matching(lane.name, text));
+  const lanes = graph.lanes.filter((lane) => lane.microphone !== undefined && nameMatches(lane.name, text));
   const choices = lanes.map((lane): Choice => {
     const user = users.get(lane.id);
     return { id: lane.id, name: lane.name, ...(user && { because: `on line ${user.number} of the input list already` }) };
@@ -72,7 +68,7 @@ export function choicesFor(
   const surroundings: Surroundings = { graph, occupancy: occupancy(graph, others), stocks: stocksLeft(rig.cords, cords) };
   const naming = namingOf(rig, session, graph);
   const candidates = graph.stations
-    .filter((station) => station.role === field && matching(station.name, text))
+    .filter((station) => station.role === field && nameMatches(station.name, text))
     .slice(0, MOST_CHOICES);
   return candidates
     .map((station) => {

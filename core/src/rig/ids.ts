@@ -47,3 +47,15 @@ export const stationIdOf = (deviceId: string, stationKey: string): StationId =>
 
 /** The device part of a lane or station id. */
 export const deviceIdIn = (id: LaneId | StationId): DeviceId => id.slice(0, id.indexOf('/')) as DeviceId;
+
+/**
+ * An id from a name: "Saltglass Rooms" becomes "saltglass-rooms"; a number follows where it is taken.
+ * @param otherwise used where the name has no letter or digit.
+ */
+export function idFromName(name: string, taken: ReadonlySet<string>, otherwise: string): string {
+  const plain = name.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+  const base = plain.replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 48) || otherwise;
+  let id = base;
+  for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
+  return id;
+}

@@ -1,0 +1,31 @@
+import type { CheckContext } from '../checks/context';
+import type { EntityRef } from '../checks/finding';
+import { threadName } from '../checks/naming';
+import { ranked } from './nameMatch';
+
+/** Something the finder can jump to. */
+export interface FoundPlace {
+  readonly ref: EntityRef;
+  readonly name: string;
+  readonly what: 'thread' | 'device' | 'station' | 'jack';
+}
+
+export const MOST_FOUND = 12;
+
+/** Threads, devices, stations and jacks of the scene whose names answer what was typed, best first. */
+export function findPlaces(context: CheckContext, typed: string): readonly FoundPlace[] {
+  if (typed.trim() === '') return [];
+  const { threads, rig, graph } = context;
+  const places: readonly FoundPlace[] = [
+    ...threads.map(({ thread }): FoundPlace => {
+      const track = thread.trackName === '' ? '' : ` · ${thread.trackName}`;
+      return { ref: { kind: 'thread', id: thread.id }, name: `${threadName(thread)}${track}`, what: 'thread' };
+    }),
+    ...rig.devices.map((device): FoundPlace => ({ ref: { kind: 'device', id: device.id }, name: device.name, what: 'device' })),
+    ...graph.stations.map((station): FoundPlace => ({ ref: { kind: 'station', id: station.id }, name: station.name, what: 'station' })),
+    ...graph.lanes.map((lane): FoundPlace => ({ ref: { kind: 'lane', id: lane.id }, name: lane.name, what: 'jack' })),
+  ];
+  const seen = new Set<string>();
+  const distinct = ranked(places, ({ name }) => name, typed).filter(({ name }) => !seen.has(name) && seen.add(name));
+  return distinct.slice(0, MOST_FOUND);
+}

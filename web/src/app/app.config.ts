@@ -1,0 +1,28 @@
+import { provideHttpClient, withFetch } from '@angular/common/http';
+import type { ApplicationConfig } from '@angular/core';
+import { provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideStore } from '@ngrx/store';
+import { routes } from './app.routes';
+import * as draftEffects from './state/draft.effects';
+import { draftFeature } from './state/draft.feature';
+import * as planEffects from './state/plan.effects';
+import { planFeature } from './state/plan.feature';
+import * as studioEffects from './state/studio.effects';
+import { studioFeature } from './state/studio.feature';
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideBrowserGlobalErrorListeners(),
+    provideZonelessChangeDetection(),
+    provideRouter(routes, withComponentInputBinding()),
+    provideHttpClient(withFetch()),
+    provideStore({
+      [studioFeature.name]: studioFeature.reducer,
+      [planFeature.name]: planFeature.reducer,
+      [draftFeature.name]: draftFeature.reducer,
+    }),
+    provideEffects(studioEffects, planEffects, draftEffects),
+  ],
+};

@@ -1,0 +1,39 @@
+import type { Routes } from '@angular/router';
+
+export const routes: Routes = [
+  {
+    path: '',
+    pathMatch: 'full',
+    title: 'Faithful Thread',
+    loadComponent: () => import('./first-screen/first-screen').then((m) => m.FirstScreen),
+  },
+  {
+    path: 'studio/:studio/:session/:scene',
+    loadComponent: () => import('./shell/shell').then((m) => m.Shell),
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'track' },
+      { path: 'rig', title: 'Rig · Faithful Thread', loadComponent: () => import('./rig/rig-page').then((m) => m.RigPage) },
+      {
+        path: 'track',
+        title: 'Track · Faithful Thread',
+        loadComponent: () => import('./track/track-sheet').then((m) => m.TrackSheet),
+      },
+      {
+        path: 'patch-list',
+        title: 'Patch list · Faithful Thread',
+        loadComponent: () => import('./patch-list/patch-list-page').then((m) => m.PatchListPage),
+      },
+      {
+        path: 'findings',
+        title: 'Findings · Faithful Thread',
+        loadComponent: () => import('./findings/findings-page').then((m) => m.FindingsPage),
+      },
+      {
+        path: 'history',
+        title: 'History · Faithful Thread',
+        loadComponent: () => import('./history/history-page').then((m) => m.HistoryPage),
+      },
+    ],
+  },
+  { path: '**', redirectTo: '' },
+];

@@ -1,0 +1,40 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { FindingView } from '@ft/core/plan/findingView';
+import { PlanActions, planFeature } from '../state/plan.feature';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+
+const SIGNS = { error: '▲', warning: '◆', note: '●' } as const;
+
+/** Every finding of the scene, the worst first; up and down walk through them with the strip following. */
+@Component({
+  selector: 'ft-findings-page',
+  templateUrl: './findings-page.html',
+  styleUrl: './findings-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class FindingsPage {
+  private readonly store = inject(Store);
+  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
+  protected readonly plan = this.store.selectSignal(planFeature.selectPlan);
+  protected readonly selected = this.store.selectSignal(planFeature.selectFindingKey);
+  protected readonly signs = SIGNS;
+  protected readonly open = computed(() => this.plan()?.findings.filter((it) => it.waivedFor === undefined) ?? []);
+  protected readonly waived = computed(() => this.plan()?.findings.filter((it) => it.waivedFor !== undefined) ?? []);
+
+  protected select(finding: FindingView): void {
+    this.store.dispatch(PlanActions.selectFinding({ key: finding.key }));
+  }
+
+  protected walk(event: Event, step: 1 | -1): void {
+    event.preventDefault();
+    const list = [...((event.currentTarget as HTMLElement).closest('ul')?.querySelectorAll('button') ?? [])];
+    list[list.indexOf(event.currentTarget as HTMLButtonElement) + step]?.focus();
+  }
+
+  protected dropWaiver(id: string): void {
+    const edit = { type: 'waiver.remove', session: this.place()?.session, id };
+    this.store.dispatch(StudioActions.change({ label: 'Drop a waiver that waives nothing', edits: [edit] }));
+  }
+}

@@ -1,0 +1,71 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { Store } from '@ngrx/store';
+import { catchError, combineLatest, EMPTY, switchMap } from 'rxjs';
+import type { HistoryLine } from '@ft/contract/api';
+import { Api } from '../state/api.service';
+import { authorId } from '../state/author';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+
+/** Everything that was changed, newest first; any change can be taken back while nothing builds on it. */
+@Component({
+  selector: 'ft-history-page',
+  imports: [DatePipe],
+  template: `
+    <section class="page" aria-label="History">
+      <div class="page-head">
+        <h1>History</h1>
+        <span class="quiet">every change since the studio came here; undo works across reloads</span>
+      </div>
+      @if (entries(); as list) {
+        @if (list.length === 0) {
+          <p class="empty">Nothing has been changed yet. Each change will stand here with its time, and can be taken back.</p>
+        } @else {
+          <table class="sheet">
+            <thead>
+              <tr>
+                <th scope="col" class="right">Revision</th>
+                <th scope="col">When</th>
+                <th scope="col">Change</th>
+                <th scope="col">By</th>
+                <th scope="col"><span class="visually-hidden">Take back</span></th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (entry of list; track entry.revision) {
+                <tr>
+                  <td class="right num">{{ entry.revision }}</td>
+                  <td class="num">{{ entry.at | date: 'yyyy-MM-dd HH:mm:ss' }}</td>
+                  <td>{{ entry.label }}</td>
+                  <td class="quiet">{{ entry.author === me ? 'you' : 'another browser' }}</td>
+                  <td>
+                    @if (entry.undoes === undefined) {
+                      <button type="button" (click)="takeBack(entry)" [attr.aria-label]="'Take back: ' + entry.label">Take back</button>
+                    }
+                  </td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        }
+      }
+    </section>
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class HistoryPage {
+  private readonly store = inject(Store);
+  private readonly api = inject(Api);
+  protected readonly me = authorId();
+  protected readonly entries = toSignal(
+    combineLatest([this.store.select(studioFeature.selectStudioId), this.store.select(studioFeature.selectRevision)]).pipe(
+      switchMap(([id]) => (id === null ? EMPTY : this.api.history(id).pipe(catchError(() => EMPTY)))),
+    ),
+  );
+
+  protected takeBack(entry: HistoryLine): void {
+    this.store.dispatch(StudioActions.undo({ revision: entry.revision }));
+  }
+}

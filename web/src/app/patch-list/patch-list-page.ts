@@ -1,0 +1,47 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { PatchLine } from '@ft/core/plan/patchList';
+import { sheetAddress } from '../state/api.service';
+import { PlanActions, planFeature } from '../state/plan.feature';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+
+/** The cords of the scene, room by room: plug, tick, print. */
+@Component({
+  selector: 'ft-patch-list-page',
+  templateUrl: './patch-list-page.html',
+  styleUrl: './patch-list-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class PatchListPage {
+  private readonly store = inject(Store);
+  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
+  private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
+  private readonly selection = this.store.selectSignal(planFeature.selectSelection);
+  protected readonly lines = this.store.selectSignal(planFeature.selectPatchLines);
+  protected readonly rooms = computed(() => [...new Set(this.lines().map((line) => line.room))]);
+  protected readonly powered = computed(() => this.lines().some((line) => line.thread !== '' && !line.plugged));
+
+  protected linesIn(room: string): readonly PatchLine[] {
+    return this.lines().filter((line) => line.room === room);
+  }
+
+  protected isSelected(line: PatchLine): boolean {
+    return this.selection()?.id === line.cord;
+  }
+
+  protected address(sheet: 'patch-list.pdf' | 'patch-list.csv'): string {
+    const [studioId, place] = [this.studioId(), this.place()];
+    return studioId === null || place === null ? '' : sheetAddress(studioId, place, sheet);
+  }
+
+  protected select(line: PatchLine): void {
+    this.store.dispatch(PlanActions.select({ ref: { kind: 'cord', id: line.cord } }));
+  }
+
+  protected tick(line: PatchLine): void {
+    const edit = { type: 'cord.set', ...this.place(), id: line.cord, field: 'plugged', value: !line.plugged, was: line.plugged };
+    const label = `${line.plugged ? 'Pulled' : 'Plugged'} ${line.from} to ${line.to}`;
+    this.store.dispatch(StudioActions.change({ label, edits: [edit] }));
+  }
+}

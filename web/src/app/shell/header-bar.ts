@@ -1,0 +1,68 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { Store } from '@ngrx/store';
+import { formatLevel } from '@ft/core/units/format';
+import { planFeature } from '../state/plan.feature';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+import { Finder } from './finder';
+
+/** Session, scene, line-up, findings, who else is here, undo and redo, finder. */
+@Component({
+  selector: 'ft-header-bar',
+  imports: [Finder, NgbDropdownModule, RouterLink],
+  templateUrl: './header-bar.html',
+  styleUrl: './header-bar.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class HeaderBar {
+  readonly base = input.required<readonly string[]>();
+
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  protected readonly found = this.store.selectSignal(studioFeature.selectFound);
+  protected readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+  protected readonly live = this.store.selectSignal(studioFeature.selectLive);
+  protected readonly windows = this.store.selectSignal(studioFeature.selectWindows);
+  protected readonly pending = this.store.selectSignal(studioFeature.selectPending);
+  protected readonly undoState = this.store.selectSignal(studioFeature.selectUndoState);
+  private readonly openFindings = this.store.selectSignal(planFeature.selectOpenFindings);
+  protected readonly theme = signal(document.documentElement.dataset['theme'] ?? 'dim');
+
+  protected readonly errors = computed(() => this.count('error'));
+  protected readonly warnings = computed(() => this.count('warning'));
+  protected readonly lineUp = computed(() => {
+    const lineUp = this.found()?.session.lineUp;
+    return lineUp && `${formatLevel(lineUp.dbfs, 'dBFS')} = ${formatLevel(lineUp.dbu, 'dBu')}`;
+  });
+  protected readonly rate = computed(() => {
+    const hz = this.found()?.session.sampleRateHz;
+    return hz === undefined ? '' : `${String(hz / 1000)} kHz`;
+  });
+
+  protected goTo(session: string, scene: string): void {
+    const [root = '', studio = ''] = this.base();
+    const stage = this.router.url.split('/')[5] ?? 'track';
+    void this.router.navigate([root, studio, session, scene, stage]);
+  }
+
+  protected undo(): void {
+    this.store.dispatch(StudioActions.undo({}));
+  }
+
+  protected redo(): void {
+    this.store.dispatch(StudioActions.redo());
+  }
+
+  protected toggleTheme(): void {
+    const next = this.theme() === 'dim' ? 'paper' : 'dim';
+    this.theme.set(next);
+    document.documentElement.dataset['theme'] = next;
+    localStorage.setItem('ft-theme', next);
+  }
+
+  private count(severity: string): number {
+    return this.openFindings().filter((finding) => finding.severity === severity).length;
+  }
+}

@@ -1,0 +1,95 @@
+import type { OnDestroy } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { Store } from '@ngrx/store';
+import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import { Inspector } from '../inspector/inspector';
+import { PlanActions, planFeature } from '../state/plan.feature';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+import { ThreadStrip } from '../strip/thread-strip';
+import { HeaderBar } from './header-bar';
+import { Notices } from './notices';
+import { ShortcutHelp } from './shortcut-help';
+import { shortcutOf } from './shortcuts';
+
+/** The one shape of every stage: rail, header, sheet, strip, inspector. */
+@Component({
+  selector: 'ft-shell',
+  imports: [HeaderBar, Inspector, Notices, RouterLink, RouterLinkActive, RouterOutlet, ShortcutHelp, ThreadStrip],
+  templateUrl: './shell.html',
+  styleUrl: './shell.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'onKey($event)' },
+})
+export class Shell implements OnDestroy {
+  readonly studio = input.required<string>();
+  readonly session = input.required<string>();
+  readonly scene = input.required<string>();
+
+  private readonly store = inject(Store);
+  protected readonly load = this.store.selectSignal(studioFeature.selectLoad);
+  protected readonly error = this.store.selectSignal(studioFeature.selectError);
+  protected readonly found = this.store.selectSignal(studioFeature.selectFound);
+  protected readonly inspected = this.store.selectSignal(planFeature.selectInspected);
+  private readonly plan = this.store.selectSignal(planFeature.selectPlan);
+  private readonly openFindings = this.store.selectSignal(planFeature.selectOpenFindings);
+  private readonly patchLines = this.store.selectSignal(planFeature.selectPatchLines);
+  private readonly hop = this.store.selectSignal(planFeature.selectHop);
+  protected readonly help = signal(false);
+
+  protected readonly base = computed(() => ['/studio', this.studio(), this.session(), this.scene()]);
+  protected readonly rail = computed(() => {
+    const rows = this.plan()?.rows ?? [];
+    const running = rows.filter(({ status }) => status === 'routed' || status === 'patched').length;
+    const plugged = this.patchLines().filter((line) => line.plugged).length;
+    return [
+      { path: 'rig', icon: 'hdd-rack', name: 'Rig', state: '', count: this.findingsOf('rig') },
+      { path: 'track', icon: 'mic', name: 'Track', state: `${String(running)}/${String(rows.length)}`, count: this.findingsOf('track') },
+      { path: 'patch-list', icon: 'list-check', name: 'Patch list', state: `${String(plugged)}/${String(this.patchLines().length)}`, count: 0 },
+      { path: 'findings', icon: 'exclamation-triangle', name: 'Findings', state: '', count: this.openFindings().length },
+      { path: 'history', icon: 'clock-history', name: 'History', state: '', count: 0 },
+    ];
+  });
+
+  constructor() {
+    effect(() => {
+      const place = { session: this.session(), scene: this.scene() } as ScenePlace;
+      this.store.dispatch(StudioActions.open({ studioId: this.studio(), place }));
+    });
+  }
+
+  ngOnDestroy(): void {
+    this.store.dispatch(StudioActions.close());
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    const shortcut = shortcutOf(event);
+    if (shortcut === undefined) return;
+    event.preventDefault();
+    switch (shortcut) {
+      case 'undo':
+        this.store.dispatch(StudioActions.undo({}));
+        break;
+      case 'redo':
+        this.store.dispatch(StudioActions.redo());
+        break;
+      case 'hop-back':
+        this.store.dispatch(PlanActions.stepToHop({ hop: Math.max(0, this.hop() - 1) }));
+        break;
+      case 'hop-on':
+        this.store.dispatch(PlanActions.stepToHop({ hop: this.hop() + 1 }));
+        break;
+      case 'find':
+        document.getElementById('finder')?.focus();
+        break;
+      case 'help':
+        this.help.update((open) => !open);
+        break;
+    }
+  }
+
+  private findingsOf(stage: string): number {
+    return this.openFindings().filter((finding) => finding.stage === stage).length;
+  }
+}

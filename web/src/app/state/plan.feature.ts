@@ -1,0 +1,92 @@
+import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import type { EntityRef } from '@ft/core/checks/finding';
+import type { PatchLine } from '@ft/core/plan/patchList';
+import type { Plan } from '@ft/core/plan/plan';
+import type { Strip } from '@ft/core/plan/strip';
+import { StudioActions } from './studio.actions';
+
+export const PlanActions = createActionGroup({
+  source: 'Plan',
+  events: {
+    Planned: props<{ plan: Plan; patchLines: readonly PatchLine[] }>(),
+    'Plan failed': props<{ message: string }>(),
+    Select: props<{ ref: EntityRef }>(),
+    'Select finding': props<{ key: string }>(),
+    'Clear selection': emptyProps(),
+    'Strip made': props<{ strip: Strip | null }>(),
+    /** Moves along the strip; -1 is no hop. */
+    'Step to hop': props<{ hop: number }>(),
+  },
+});
+
+export interface PlanState {
+  readonly plan: Plan | null;
+  readonly patchLines: readonly PatchLine[];
+  readonly failure: string | null;
+  readonly selection: EntityRef | null;
+  /** The finding the inspector shows, by key. */
+  readonly findingKey: string | null;
+  readonly strip: Strip | null;
+  readonly hop: number;
+}
+
+export const initialPlanState: PlanState = {
+  plan: null,
+  patchLines: [],
+  failure: null,
+  selection: null,
+  findingKey: null,
+  strip: null,
+  hop: -1,
+};
+
+const sameRef = (a: EntityRef | null, b: EntityRef): boolean => a?.kind === b.kind && a.id === b.id;
+
+export const planFeature = createFeature({
+  name: 'plan',
+  reducer: createReducer(
+    initialPlanState,
+    on(PlanActions.planned, (state, { plan, patchLines }): PlanState => ({ ...state, plan, patchLines, failure: null })),
+    on(PlanActions.planFailed, (state, { message }): PlanState => ({ ...state, failure: message })),
+    on(PlanActions.select, (state, { ref }): PlanState => ({
+      ...state,
+      selection: ref,
+      findingKey: null,
+      hop: sameRef(state.selection, ref) ? state.hop : -1,
+    })),
+    on(PlanActions.selectFinding, (state, { key }): PlanState => {
+      const finding = state.plan?.findings.find((candidate) => candidate.key === key);
+      const refs = finding?.places.map(({ ref }) => ref) ?? [];
+      // A lane shows its thread's strip with the place marked, so it says more than the thread alone.
+      const ref = refs.find(({ kind }) => kind === 'lane') ?? refs.find(({ kind }) => kind === 'cord') ?? refs[0];
+      return { ...state, findingKey: key, selection: ref ?? state.selection, hop: -1 };
+    }),
+    on(PlanActions.clearSelection, (state): PlanState => ({ ...state, selection: null, findingKey: null, strip: null, hop: -1 })),
+    on(PlanActions.stripMade, (state, { strip }): PlanState => {
+      const hop = state.hop < (strip?.hops.length ?? 0) ? state.hop : -1;
+      return { ...state, strip, hop: hop < 0 && strip !== null && strip.selected >= 0 ? strip.selected : hop };
+    }),
+    on(PlanActions.stepToHop, (state, { hop }): PlanState => {
+      const last = (state.strip?.hops.length ?? 0) - 1;
+      return { ...state, findingKey: null, hop: Math.max(-1, Math.min(hop, last)) };
+    }),
+    on(StudioActions.open, (): PlanState => initialPlanState),
+    on(StudioActions.close, (): PlanState => initialPlanState),
+  ),
+  extraSelectors: ({ selectPlan, selectFindingKey, selectStrip, selectHop, selectSelection }) => ({
+    selectOpenFindings: createSelector(selectPlan, (plan) =>
+      (plan?.findings ?? []).filter((finding) => finding.waivedFor === undefined),
+    ),
+    selectFinding: createSelector(selectPlan, selectFindingKey, (plan, key) =>
+      plan?.findings.find((finding) => finding.key === key),
+    ),
+    /** Whether the inspector has something to say beyond what the sheet and the strip show. */
+    selectInspected: createSelector(
+      selectFindingKey,
+      selectHop,
+      selectSelection,
+      (key, hop, selection) => key !== null || hop >= 0 || (selection !== null && selection.kind !== 'thread'),
+    ),
+    selectCurrentHop: createSelector(selectStrip, selectHop, (strip, hop) => strip?.hops[hop]),
+  }),
+});

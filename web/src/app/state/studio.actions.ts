@@ -1,0 +1,27 @@
+import { createActionGroup, emptyProps, props } from '@ngrx/store';
+import type { EntryMessage, StudioAt, UndoState } from '@ft/contract/api';
+import type { Change } from '@ft/core/edits/change';
+import type { EditJson } from '@ft/core/edits/editKind';
+import type { ScenePlace } from '@ft/core/plan/scenePlace';
+
+export const StudioActions = createActionGroup({
+  source: 'Studio',
+  events: {
+    Open: props<{ studioId: string; place: ScenePlace }>(),
+    Opened: props<{ studioId: string; at: StudioAt; kept: readonly Change[] }>(),
+    'Open failed': props<{ message: string }>(),
+    Close: emptyProps(),
+    /** A person's change: what it is called, and its edits. `draft` is kept should the server refuse. */
+    Change: props<{ label: string; edits: readonly EditJson[]; draft?: { key: string; text: string } }>(),
+    Proposed: props<{ change: Change }>(),
+    'Entry arrived': props<{ entry: EntryMessage }>(),
+    Refused: props<{ changeId: string; label: string; message: string }>(),
+    Undo: props<{ revision?: number }>(),
+    Redo: emptyProps(),
+    'Undo state': props<{ state: UndoState }>(),
+    Connection: props<{ live: boolean }>(),
+    Presence: props<{ windows: number }>(),
+    Notice: props<{ tone: 'said' | 'trouble'; text: string }>(),
+    'Dismiss notice': props<{ id: number }>(),
+  },
+});

@@ -1,0 +1,186 @@
+import { inject } from '@angular/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { concatLatestFrom } from '@ngrx/operators';
+import { Store } from '@ngrx/store';
+import type { Observable } from 'rxjs';
+import {
+  catchError,
+  debounceTime,
+  distinctUntilChanged,
+  EMPTY,
+  exhaustMap,
+  filter,
+  from,
+  map,
+  mergeMap,
+  of,
+  retry,
+  switchMap,
+  takeUntil,
+  tap,
+  throwError,
+  timer,
+} from 'rxjs';
+import type { Action } from '@ngrx/store';
+import type { EntryMessage } from '@ft/contract/api';
+import type { Change } from '@ft/core/edits/change';
+import { propose } from '@ft/core/edits/replica';
+import { refusalSentence } from '@ft/core/edits/refusalWording';
+import { Api, apiErrorOf } from './api.service';
+import { authorId } from './author';
+import { DraftActions } from './draft.feature';
+import { keepPending, keptPending } from './pending-store';
+import { StudioActions } from './studio.actions';
+import { studioEvents } from './studio-events';
+import { studioFeature } from './studio.feature';
+
+const RETRY_MS = 1500;
+
+/** Loads a studio when another one is opened than the one that is there. */
+export const openStudio = createEffect(
+  (actions$ = inject(Actions), api = inject(Api)) =>
+    actions$.pipe(
+      ofType(StudioActions.open),
+      distinctUntilChanged((a, b) => a.studioId === b.studioId),
+      switchMap(({ studioId }) =>
+        api.studio(studioId).pipe(
+          map((at) => StudioActions.opened({ studioId, at, kept: keptPending(studioId) })),
+          catchError((error: unknown) => of(StudioActions.openFailed({ message: apiErrorOf(error).message }))),
+          takeUntil(actions$.pipe(ofType(StudioActions.close))),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Listens to what other windows do, from when a studio is open until it is closed. */
+export const listen = createEffect(
+  (actions$ = inject(Actions), store = inject(Store)) => {
+    const revision = store.selectSignal(studioFeature.selectRevision);
+    return actions$.pipe(
+      ofType(StudioActions.opened),
+      switchMap(({ studioId }) =>
+        studioEvents(studioId, revision).pipe(
+          map((event): Action => {
+            if (event.kind === 'entry') return StudioActions.entryArrived({ entry: event.entry });
+            if (event.kind === 'presence') return StudioActions.presence({ windows: event.windows });
+            return StudioActions.connection({ live: event.live });
+          }),
+          takeUntil(actions$.pipe(ofType(StudioActions.close))),
+        ),
+      ),
+    );
+  },
+  { functional: true },
+);
+
+/** Gives a person's change its id and tries it here first; one that cannot be is told at once. */
+export const tryChange = createEffect(
+  (actions$ = inject(Actions), store = inject(Store)) =>
+    actions$.pipe(
+      ofType(StudioActions.change),
+      concatLatestFrom(() => store.select(studioFeature.selectReplica)),
+      mergeMap(([{ label, edits, draft }, replica]): Observable<Action> => {
+        if (replica === null || edits.length === 0) return EMPTY;
+        const change: Change = { id: crypto.randomUUID(), label, edits: [...edits] };
+        const tried = propose(replica, change);
+        if (tried.ok) return of(StudioActions.proposed({ change }));
+        const refused = StudioActions.refused({ changeId: change.id, label, message: refusalSentence(tried.refusal, replica.studio) });
+        return draft === undefined ? of(refused) : from([refused, DraftActions.keep(draft)]);
+      }),
+    ),
+  { functional: true },
+);
+
+/** The text a refused change carried, for the cell it came from. */
+function draftOf(change: Change): Observable<Action> {
+  const edit = change.edits[0];
+  if (edit?.type !== 'thread.set' || typeof edit['value'] !== 'string') return EMPTY;
+  return of(DraftActions.keep({ key: `${String(edit['id'])}:${String(edit['field'])}`, text: edit['value'] }));
+}
+
+/**
+ * Sends pending changes, the oldest first and one at a time. An unreachable server is tried again
+ * until it answers; the change stays pending meanwhile.
+ */
+export const sendPending = createEffect(
+  (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
+    const send = (studioId: string, change: Change): Observable<Action> =>
+      api.change(studioId, authorId(), change).pipe(
+        retry({ delay: (error: unknown) => (apiErrorOf(error).reached ? throwError(() => error) : timer(RETRY_MS)) }),
+        map((entry) => StudioActions.entryArrived({ entry })),
+        catchError((error: unknown) => {
+          const { message } = apiErrorOf(error);
+          const refused = StudioActions.refused({ changeId: change.id, label: change.label, message });
+          return from([of(refused), draftOf(change)]).pipe(mergeMap((actions) => actions));
+        }),
+        takeUntil(actions$.pipe(ofType(StudioActions.close))),
+      );
+    return store.select(studioFeature.selectPending).pipe(
+      map((pending) => pending[0]),
+      filter((change) => change !== undefined),
+      distinctUntilChanged((a, b) => a.id === b.id),
+      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
+      switchMap(([change, studioId]) => (studioId === null ? EMPTY : send(studioId, change))),
+    );
+  },
+  { functional: true },
+);
+
+/** Keeps what is pending in the browser as well. */
+export const rememberPending = createEffect(
+  (actions$ = inject(Actions), store = inject(Store)) =>
+    actions$.pipe(
+      ofType(StudioActions.proposed, StudioActions.entryArrived, StudioActions.refused),
+      concatLatestFrom(() => [store.select(studioFeature.selectStudioId), store.select(studioFeature.selectPending)]),
+      tap(([, studioId, pending]) => {
+        if (studioId !== null) keepPending(studioId, pending);
+      }),
+    ),
+  { functional: true, dispatch: false },
+);
+
+type UndoCall = (studioId: string) => Observable<EntryMessage>;
+
+/** Undo and redo are the server's: it holds the history. What happened is said in words. */
+export const undoRedo = createEffect(
+  (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) =>
+    actions$.pipe(
+      ofType(StudioActions.undo, StudioActions.redo),
+      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
+      exhaustMap(([action, studioId]): Observable<Action> => {
+        if (studioId === null) return EMPTY;
+        const call: UndoCall =
+          action.type === StudioActions.redo.type
+            ? (id) => api.redo(id, authorId())
+            : (id) => api.undo(id, authorId(), 'revision' in action ? action.revision : undefined);
+        return call(studioId).pipe(
+          mergeMap((entry) =>
+            from([StudioActions.entryArrived({ entry }), StudioActions.notice({ tone: 'said', text: entry.label })]),
+          ),
+          catchError((error: unknown) =>
+            of(StudioActions.notice({ tone: 'trouble', text: apiErrorOf(error).message })),
+          ),
+        );
+      }),
+    ),
+  { functional: true },
+);
+
+/** Asks again what undo and redo would take back, whenever the history has grown. */
+export const refreshUndoState = createEffect(
+  (store = inject(Store), api = inject(Api)) =>
+    store.select(studioFeature.selectRevision).pipe(
+      debounceTime(30),
+      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
+      switchMap(([, studioId]) =>
+        studioId === null
+          ? EMPTY
+          : api.undoState(studioId, authorId()).pipe(
+              map((state) => StudioActions.undoState({ state })),
+              catchError(() => EMPTY),
+            ),
+      ),
+    ),
+  { functional: true },
+);

@@ -1,0 +1,111 @@
+import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
+import type { EntryMessage, UndoState } from '@ft/contract/api';
+import type { Replica } from '@ft/core/edits/replica';
+import { propose, receive, replicaOf, withdraw } from '@ft/core/edits/replica';
+import { findScene } from '@ft/core/plan/scenePlace';
+import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import { StudioActions } from './studio.actions';
+
+/** A line for the person: what was done, or what went wrong. */
+export interface Notice {
+  readonly id: number;
+  readonly tone: 'said' | 'trouble';
+  readonly text: string;
+}
+
+export interface StudioState {
+  readonly studioId: string | null;
+  readonly place: ScenePlace | null;
+  readonly replica: Replica | null;
+  readonly load: 'idle' | 'loading' | 'ready' | 'failed';
+  readonly error: string | null;
+  /** Lines that came before the ones they follow. */
+  readonly early: readonly EntryMessage[];
+  readonly live: boolean;
+  readonly windows: number;
+  readonly undoState: UndoState;
+  readonly notices: readonly Notice[];
+  readonly noticeCount: number;
+}
+
+export const initialStudioState: StudioState = {
+  studioId: null,
+  place: null,
+  replica: null,
+  load: 'idle',
+  error: null,
+  early: [],
+  live: true,
+  windows: 1,
+  undoState: {},
+  notices: [],
+  noticeCount: 0,
+};
+
+const MOST_NOTICES = 4;
+
+function noticed(state: StudioState, tone: Notice['tone'], text: string): StudioState {
+  const id = state.noticeCount + 1;
+  return { ...state, noticeCount: id, notices: [...state.notices, { id, tone, text }].slice(-MOST_NOTICES) };
+}
+
+/** Takes in a history line and every early one that then follows; keeps it for later where one is missing. */
+function arrived(state: StudioState, entry: EntryMessage): StudioState {
+  if (state.replica === null) return state;
+  let { replica } = state;
+  let early = [...state.early, entry].filter((line) => line.revision > replica.revision);
+  for (;;) {
+    const next = early.find((line) => line.revision === replica.revision + 1);
+    if (next === undefined) return { ...state, replica, early };
+    replica = receive(replica, next);
+    early = early.filter((line) => line.revision > replica.revision);
+  }
+}
+
+export const studioFeature = createFeature({
+  name: 'studio',
+  reducer: createReducer(
+    initialStudioState,
+    on(StudioActions.open, (state, { studioId, place }): StudioState =>
+      state.studioId === studioId && state.replica !== null
+        ? { ...state, place }
+        : { ...initialStudioState, studioId, place, load: 'loading' },
+    ),
+    on(StudioActions.opened, (state, { at, kept }): StudioState => ({
+      ...state,
+      load: 'ready',
+      replica: replicaOf(at.studio, at.revision, kept),
+    })),
+    on(StudioActions.openFailed, (state, { message }): StudioState => ({ ...state, load: 'failed', error: message })),
+    on(StudioActions.close, (): StudioState => initialStudioState),
+    on(StudioActions.proposed, (state, { change }): StudioState => {
+      if (state.replica === null) return state;
+      const result = propose(state.replica, change);
+      return result.ok ? { ...state, replica: result.replica } : state;
+    }),
+    on(StudioActions.entryArrived, (state, { entry }) => arrived(state, entry)),
+    on(StudioActions.refused, (state, { changeId, label, message }): StudioState => {
+      const replica = state.replica === null ? null : withdraw(state.replica, changeId);
+      return noticed({ ...state, replica }, 'trouble', `Not done: ${label}. ${message}`);
+    }),
+    on(StudioActions.undoState, (state, { state: undoState }): StudioState => ({ ...state, undoState })),
+    on(StudioActions.connection, (state, { live }): StudioState => ({ ...state, live })),
+    on(StudioActions.presence, (state, { windows }): StudioState => ({ ...state, windows })),
+    on(StudioActions.notice, (state, { tone, text }) => noticed(state, tone, text)),
+    on(StudioActions.dismissNotice, (state, { id }): StudioState => ({
+      ...state,
+      notices: state.notices.filter((notice) => notice.id !== id),
+    })),
+  ),
+  extraSelectors: ({ selectReplica, selectPlace }) => {
+    const selectStudio = createSelector(selectReplica, (replica) => replica?.studio ?? null);
+    return {
+      selectStudio,
+      selectRevision: createSelector(selectReplica, (replica) => replica?.revision ?? 0),
+      selectPending: createSelector(selectReplica, (replica) => replica?.pending ?? []),
+      selectFound: createSelector(selectStudio, selectPlace, (studio, place) =>
+        studio === null || place === null ? undefined : findScene(studio, place),
+      ),
+    };
+  },
+});

@@ -1,0 +1,94 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { Store } from '@ngrx/store';
+import { combineLatest, from, of, switchMap } from 'rxjs';
+import { DraftActions, draftFeature } from '../state/draft.feature';
+import { planFeature } from '../state/plan.feature';
+import { Planner } from '../workers/planner.service';
+import { ThreadChanges } from './thread-changes';
+
+const DRAFT = 'new-line';
+
+const WORDS = { source: 'source', microphone: 'microphone', insert: 'insert', pin: 'pinned' } as const;
+
+/** Adds a thread by typing its stations; what is understood so far stands beside what is typed. */
+@Component({
+  selector: 'ft-add-line',
+  template: `
+    <form (submit)="add(); $event.preventDefault()">
+      <label for="new-line">Add a line</label>
+      <input
+        #field
+        id="new-line"
+        type="text"
+        autocomplete="off"
+        placeholder="Source: microphone > stations"
+        [value]="text()"
+        (input)="type(field.value)"
+        (keydown.escape)="type('')"
+        aria-describedby="new-line-meaning"
+      />
+      <button type="submit" [disabled]="meaning()?.thread === undefined">Add</button>
+      <span id="new-line-meaning" class="meaning" aria-live="polite">
+        @if (meaning(); as it) {
+          @for (piece of it.pieces; track $index) {
+            @if (piece.name !== undefined) {
+              <span class="piece"><span class="quiet">{{ words[piece.what ?? 'pin'] }}</span> {{ piece.name }}</span>
+            }
+          }
+          @if (it.problem; as problem) {
+            <span class="warning">◆ {{ problem }}</span>
+          }
+        } @else {
+          <span class="quiet">for example <span class="num">Drums: broadcast dynamic &gt; preamp 3 &gt; opto</span></span>
+        }
+      </span>
+    </form>
+  `,
+  styles: `
+    form {
+      display: flex;
+      align-items: center;
+      flex-wrap: wrap;
+      gap: 0.5rem;
+      padding: 0.5rem 0.75rem;
+    }
+    input {
+      width: 24rem;
+      max-width: 100%;
+    }
+    .meaning {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.3rem 0.9rem;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class AddLine {
+  private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
+  private readonly changes = inject(ThreadChanges);
+  private readonly plan = this.store.select(planFeature.selectPlan);
+  private readonly drafts = this.store.selectSignal(draftFeature.selectTexts);
+
+  protected readonly words = WORDS;
+  protected readonly text = signal(this.drafts()[DRAFT] ?? '');
+  protected readonly meaning = toSignal(
+    combineLatest([toObservable(this.text), this.plan]).pipe(
+      switchMap(([text, plan]) => (text.trim() === '' || plan === null ? of(undefined) : from(this.planner.api.typed(text)))),
+    ),
+  );
+
+  protected type(text: string): void {
+    this.text.set(text);
+    this.store.dispatch(text === '' ? DraftActions.drop({ key: DRAFT }) : DraftActions.keep({ key: DRAFT, text }));
+  }
+
+  protected add(): void {
+    const thread = this.meaning()?.thread;
+    if (thread === undefined) return;
+    void this.changes.add(thread);
+    this.type('');
+  }
+}

@@ -1,0 +1,137 @@
+import { Injectable, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { Choice } from '@ft/core/plan/choices';
+import type { PlanRow, SettingCell } from '@ft/core/plan/plan';
+import type { TypedThread } from '@ft/core/plan/typedThread';
+import type { SceneId, ThreadId } from '@ft/core/rig/ids';
+import type { Thread } from '@ft/core/session/sessionSchema';
+import { PlanActions } from '../state/plan.feature';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+import { Planner } from '../workers/planner.service';
+import type { Column, TextField } from './columns';
+import { settingIn, stationIn } from './columns';
+import { typedNumber } from './typed-number';
+
+const NUMERIC: readonly TextField[] = ['number', 'levelDbSpl', 'crestDb'];
+
+/** What was typed in a cell could not be understood: the sentence says what would fit. */
+export type CellRefusal = string | undefined;
+
+/** Turns what a person does on the input list into changes. */
+@Injectable({ providedIn: 'root' })
+export class ThreadChanges {
+  private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
+  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+
+  /** Adds a typed thread at the end of the list, routed. */
+  async add(typed: NonNullable<TypedThread['thread']>): Promise<void> {
+    const [place, session] = [this.place(), this.found()?.session];
+    if (place === null || session === undefined) return;
+    const number = Math.max(0, ...session.threads.map((thread) => thread.number)) + 1;
+    const thread: Thread = {
+      id: `line-${crypto.randomUUID().slice(0, 13)}` as ThreadId,
+      number,
+      purpose: 'input',
+      performer: '',
+      trackName: '',
+      scenes: [place.scene as SceneId],
+      ...typed,
+    };
+    const edits = await this.planner.api.addThread(thread, {});
+    this.store.dispatch(StudioActions.change({ label: `Add line ${String(number)} ${typed.source}`.trim(), edits }));
+    this.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: thread.id } }));
+  }
+
+  /** Enters a text, number or gain. Returns why not, where it cannot be understood. */
+  enter(row: PlanRow, column: Column, text: string): CellRefusal {
+    if (column.kind === 'setting') return this.enterSetting(row, column, text);
+    if (column.kind !== 'text' && column.kind !== 'number') return undefined;
+    const numeric = NUMERIC.includes(column.field);
+    const value = numeric ? typedNumber(text) : text.trim();
+    if (numeric && value === undefined && (text.trim() !== '' || column.field === 'number'))
+      return `“${text}” is not a number. Type one, such as 88.`;
+    const was = row.thread[column.field];
+    if (value !== was) void this.set(row, column.field, value ?? null, was ?? null, column.title);
+    return undefined;
+  }
+
+  /** Puts a chosen microphone or station into its cell: a station chosen is a pin, a processor an insert. */
+  choose(row: PlanRow, column: Column, choice: Choice): void {
+    if (column.kind !== 'choice') return;
+    if (column.choice === 'processor') {
+      const { inserts } = row.thread;
+      void this.set(row, 'inserts', [...inserts, choice.id], inserts, 'Inserts');
+    } else {
+      const was = column.choice === 'from' ? row.thread.from : (row.thread.pins[column.choice] ?? null);
+      void this.set(row, column.field, choice.id, was, column.title);
+    }
+  }
+
+  /** Delete: unpins a station, takes off the last insert, empties a text. */
+  clear(row: PlanRow, column: Column): void {
+    if (column.kind === 'choice' && column.choice === 'processor') {
+      const { inserts } = row.thread;
+      if (inserts.length > 0) void this.set(row, 'inserts', inserts.slice(0, -1), inserts, 'Inserts');
+      return;
+    }
+    const station = stationIn(row, column);
+    if (station?.pinned === true) void this.set(row, column.field, null, station.id, `Unpin ${column.title}`);
+    if (column.kind === 'text' || column.kind === 'number') {
+      if (column.field !== 'number') this.enter(row, column, '');
+    }
+  }
+
+  /** Space: pins what the router chose or unpins it; throws a switch. */
+  toggle(row: PlanRow, column: Column): void {
+    const setting = settingIn(row, column);
+    if (setting !== undefined && typeof setting.value === 'boolean') this.setSetting(row, column, setting, !setting.value);
+    const station = stationIn(row, column);
+    if (station === undefined) return;
+    if (station.pinned) this.clear(row, column);
+    else void this.set(row, column.field, station.id, null, `Pin ${column.title}`);
+  }
+
+  async remove(row: PlanRow): Promise<void> {
+    const edits = await this.planner.api.removeThread(row.thread.id);
+    this.store.dispatch(StudioActions.change({ label: `Remove line ${row.name}`, edits }));
+  }
+
+  /** Routes every thread of the scene that does not run. */
+  async route(): Promise<void> {
+    const edits = await this.planner.api.route();
+    if (edits.length === 0)
+      this.store.dispatch(StudioActions.notice({ tone: 'said', text: 'Nothing to route: every thread runs, or no way is free.' }));
+    else this.store.dispatch(StudioActions.change({ label: 'Route', edits }));
+  }
+
+  private enterSetting(row: PlanRow, column: Column, text: string): CellRefusal {
+    const cell = settingIn(row, column);
+    if (cell === undefined) return 'This line has no preamp yet. Route it first.';
+    const value = typedNumber(text);
+    if (value === undefined) return `“${text}” is not a gain. Type decibels, such as 44.`;
+    const range = cell.spec.range;
+    if (range !== undefined && (value < range.min || value > range.max))
+      return `The gain goes from ${String(range.min)} to ${String(range.max)} dB.`;
+    if (value !== cell.value) this.setSetting(row, column, cell, value);
+    return undefined;
+  }
+
+  private setSetting(row: PlanRow, column: Column, cell: SettingCell, value: number | boolean): void {
+    const edit = { type: 'setting.set', ...this.place(), key: cell.key, value, was: cell.stored };
+    const shown = typeof value === 'boolean' ? (value ? 'on' : 'off') : `${String(value)} dB`;
+    this.store.dispatch(StudioActions.change({ label: `${row.name}: ${column.title} ${shown}`, edits: [edit] }));
+  }
+
+  private async set(row: PlanRow, field: string, value: unknown, was: unknown, title: string): Promise<void> {
+    const edits = await this.planner.api.changeThread(row.thread.id, field, value, was);
+    const draft = typeof value === 'string' ? { key: `${row.thread.id}:${field}`, text: value } : undefined;
+    this.store.dispatch(StudioActions.change({ label: `${row.name}: ${title}`, edits, ...(draft && { draft }) }));
+  }
+}
+
+/** The draft of a cell, by line and field. */
+export const draftKey = (row: PlanRow, column: Column): string => `${row.thread.id}:${column.field}`;
+

@@ -1,0 +1,90 @@
+import type { CheckContext } from '@ft/core/checks/context';
+import type { EntityRef } from '@ft/core/checks/finding';
+import type { EditJson } from '@ft/core/edits/editKind';
+import type { Choice, ChoiceField } from '@ft/core/plan/choices';
+import { choicesFor } from '@ft/core/plan/choices';
+import type { FoundPlace } from '@ft/core/plan/find';
+import { findPlaces } from '@ft/core/plan/find';
+import type { PatchLine } from '@ft/core/plan/patchList';
+import { patchList } from '@ft/core/plan/patchList';
+import type { Plan } from '@ft/core/plan/plan';
+import { planOf } from '@ft/core/plan/plan';
+import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import { findScene } from '@ft/core/plan/scenePlace';
+import { removeDeviceEdits } from '@ft/core/plan/rigEdits';
+import type { WireEnd, WireLine } from '@ft/core/plan/rigView';
+import { wireEnds, wireLines } from '@ft/core/plan/rigView';
+import type { Strip } from '@ft/core/plan/strip';
+import { stripOf } from '@ft/core/plan/strip';
+import type { PreampWish } from '@ft/core/plan/threadEdits';
+import {
+  addThreadEdits,
+  changeThreadEdits,
+  removeThreadEdits,
+  routeEdits,
+} from '@ft/core/plan/threadEdits';
+import type { TypedThread } from '@ft/core/plan/typedThread';
+import { typedThread } from '@ft/core/plan/typedThread';
+import type { ThreadId } from '@ft/core/rig/ids';
+import type { TypeForm } from '@ft/core/rig/paramFields';
+import { typeForms } from '@ft/core/rig/paramFields';
+import type { Device } from '@ft/core/rig/rigSchema';
+import type { Thread } from '@ft/core/session/sessionSchema';
+import type { Studio } from '@ft/core/session/studioSchema';
+
+/** The state a worker keeps between calls: the scene it last planned. */
+interface Desk {
+  readonly studio: Studio;
+  readonly place: ScenePlace;
+  readonly context: CheckContext;
+}
+
+/** What the screen may ask of the core. The screen itself computes nothing. */
+export interface PlannerApi {
+  plan(studio: Studio, place: ScenePlace): { plan: Plan; patchLines: readonly PatchLine[] };
+  strip(ref: EntityRef): Strip | undefined;
+  choices(thread: Thread, field: ChoiceField, text: string): readonly Choice[];
+  find(text: string): readonly FoundPlace[];
+  typed(text: string): TypedThread;
+  addThread(thread: Thread, wish: PreampWish): readonly EditJson[];
+  changeThread(id: ThreadId, field: string, value: unknown, was: unknown): readonly EditJson[];
+  removeThread(id: ThreadId): readonly EditJson[];
+  route(): readonly EditJson[];
+  typeForms(): readonly TypeForm[];
+  wires(): readonly WireLine[];
+  wireEnds(direction: 'in' | 'out', text: string): readonly WireEnd[];
+  removeDevice(device: Device): readonly EditJson[];
+}
+
+/** The planner: one scene at a time, always the one last planned. */
+export function createPlanner(): PlannerApi {
+  let desk: Desk | undefined;
+  const there = (): Desk => {
+    if (desk === undefined) throw new Error('nothing is planned yet');
+    return desk;
+  };
+  return {
+    plan(studio, place) {
+      const found = findScene(studio, place);
+      if (found === undefined) throw new Error('This scene is gone. Choose another one at the top.');
+      const { plan, context } = planOf(studio.rig, found.session, found.scene);
+      desk = { studio, place, context };
+      return { plan, patchLines: patchList(context) };
+    },
+    strip: (ref) => stripOf(there().context, ref),
+    choices(thread, field, text) {
+      const { rig, session, scene } = there().context;
+      return choicesFor(rig, session, scene, thread, field, text);
+    },
+    find: (text) => findPlaces(there().context, text),
+    typed: (text) => typedThread(there().context, text),
+    addThread: (thread, wish) => addThreadEdits(there().studio, there().place, thread, wish),
+    changeThread: (id, field, value, was) => changeThreadEdits(there().studio, there().place, id, field, value, was),
+    removeThread: (id) => removeThreadEdits(there().studio, there().place, id),
+    route: () => routeEdits(there().studio, there().place),
+    typeForms,
+    wires: () => wireLines(there().context),
+    wireEnds: (direction, text) => wireEnds(there().context, direction, text),
+    removeDevice: (device) => removeDeviceEdits(there().studio, device),
+  };
+}
