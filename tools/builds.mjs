@@ -5,7 +5,20 @@ import { must, ROOT } from './run.mjs';
 
 /** Libraries that stay outside the server's bundle: native code, or files they read beside themselves. */
 const OUTSIDE = ['sequelize', 'sqlite3', 'umzug', 'pdfmake', 'express', 'compression', 'helmet'];
-const SOURCES = ['core/src', 'contract/src', 'demo/src', 'server/src', 'web/src', 'bench', 'angular.json', 'package-lock.json', 'tsconfig.base.json', 'tools/builds.mjs', 'web/tsconfig.json', 'web/tsconfig.app.json'];
+const SOURCES = [
+  'core/src',
+  'contract/src',
+  'demo/src',
+  'server/src',
+  'web/src',
+  'bench',
+  'angular.json',
+  'package-lock.json',
+  'tsconfig.base.json',
+  'tools/builds.mjs',
+  'web/tsconfig.json',
+  'web/tsconfig.app.json',
+];
 
 function* filesIn(path) {
   if (!statSync(path).isDirectory()) yield path;
@@ -16,7 +29,8 @@ function* filesIn(path) {
 function hashOf(sources) {
   const hash = createHash('sha256');
   for (const source of sources)
-    for (const file of filesIn(join(ROOT, source))) hash.update(file.slice(ROOT.length)).update(readFileSync(file));
+    for (const file of filesIn(join(ROOT, source)))
+      hash.update(file.slice(ROOT.length)).update(readFileSync(file));
   return hash.digest('hex');
 }
 
@@ -33,23 +47,33 @@ async function unlessFresh(stamp, sources, title, build) {
 
 /** Bundles the server and the command line with esbuild. */
 export async function buildServer() {
-  await unlessFresh('server/dist/.built-from', SOURCES.filter((path) => !path.startsWith('web')), 'Building the server …', async () => {
-    const { build } = await import('esbuild');
-    await build({
-      absWorkingDir: ROOT,
-      entryPoints: { main: 'server/src/main.ts', ft: 'server/src/cli/main.ts', formats: 'server/src/formats/main.ts', bench: 'bench/main.ts' },
-      outdir: 'server/dist',
-      outExtension: { '.js': '.mjs' },
-      bundle: true,
-      platform: 'node',
-      format: 'esm',
-      target: 'node20',
-      mainFields: ['module', 'main'],
-      external: OUTSIDE,
-      tsconfig: 'server/tsconfig.json',
-      logLevel: 'warning',
-    });
-  });
+  await unlessFresh(
+    'server/dist/.built-from',
+    SOURCES.filter((path) => !path.startsWith('web')),
+    'Building the server …',
+    async () => {
+      const { build } = await import('esbuild');
+      await build({
+        absWorkingDir: ROOT,
+        entryPoints: {
+          main: 'server/src/main.ts',
+          ft: 'server/src/cli/main.ts',
+          formats: 'server/src/formats/main.ts',
+          bench: 'bench/main.ts',
+        },
+        outdir: 'server/dist',
+        outExtension: { '.js': '.mjs' },
+        bundle: true,
+        platform: 'node',
+        format: 'esm',
+        target: 'node20',
+        mainFields: ['module', 'main'],
+        external: OUTSIDE,
+        tsconfig: 'server/tsconfig.json',
+        logLevel: 'warning',
+      });
+    },
+  );
 }
 
 /** Builds the web application for production. */

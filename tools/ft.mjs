@@ -16,5 +16,8 @@ if (!existsSync(program)) {
 }
 // npm runs scripts in the repository; file names are meant from where the user stands.
 const cwd = process.env.INIT_CWD ?? process.cwd();
-const { status } = spawnSync(process.execPath, [program, ...process.argv.slice(2)], { stdio: 'inherit', cwd });
+const { status } = spawnSync(process.execPath, [program, ...process.argv.slice(2)], {
+  stdio: 'inherit',
+  cwd,
+});
 process.exit(status ?? 2);

@@ -8,7 +8,10 @@ const modules = join(ROOT, 'node_modules');
 const stamp = join(modules, '.installed-from');
 const binary = join(modules, 'sqlite3', 'build', 'Release', 'node_sqlite3.node');
 
-const lockHash = () => createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+const lockHash = () =>
+  createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
 
 /** Where a built sqlite3 is kept between checkouts: it takes two minutes to build. */
 function cachedBinary() {

@@ -3,7 +3,9 @@ import { changeSchema } from '@ft/core/edits/change';
 import { studioSchema } from '@ft/core/session/studioSchema';
 
 /** Who is at a window: kept by the browser, so that undo survives a reload. */
-export const authorSchema = z.string().regex(/^[a-zA-Z0-9-]{1,64}$/, 'an author is 1 to 64 letters, digits and hyphens');
+export const authorSchema = z
+  .string()
+  .regex(/^[a-zA-Z0-9-]{1,64}$/, 'an author is 1 to 64 letters, digits and hyphens');
 
 /** One studio on the first screen. */
 export const studioSummarySchema = z.object({
@@ -17,7 +19,9 @@ export type StudioSummary = z.infer<typeof studioSummarySchema>;
 export const studioListSchema = z.object({ studios: z.array(studioSummarySchema) });
 
 /** `POST /api/studios`: begin a rig. */
-export const beginStudioSchema = z.strictObject({ name: z.string().trim().min(1, 'a name is needed').max(80) });
+export const beginStudioSchema = z.strictObject({
+  name: z.string().trim().min(1, 'a name is needed').max(80),
+});
 
 /** `GET /api/studios/:id`. */
 export const studioAtSchema = z.object({ revision: z.number().int(), studio: studioSchema });

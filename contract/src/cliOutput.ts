@@ -92,7 +92,14 @@ export const routeOutputSchema = z.object({
     }),
   ),
   cords: z.array(
-    z.object({ id: z.string(), from: lane, to: lane, stock: z.string(), thread: z.string().optional(), isNew: z.boolean() }),
+    z.object({
+      id: z.string(),
+      from: lane,
+      to: lane,
+      stock: z.string(),
+      thread: z.string().optional(),
+      isNew: z.boolean(),
+    }),
   ),
   settings: z.record(z.string(), z.union([z.number(), z.boolean(), z.null()])),
 });

@@ -99,7 +99,14 @@ function emptyStudio(): Studio {
         bufferSamples: 64,
         lineUp: { dbfs: -18, dbu: 4 },
         threads: [],
-        scenes: [{ id: PLACE.scene, name: 'Tracking', cords: [], settings: SETTINGS as Record<SettingKey, SettingValue> }],
+        scenes: [
+          {
+            id: PLACE.scene,
+            name: 'Tracking',
+            cords: [],
+            settings: SETTINGS as Record<SettingKey, SettingValue>,
+          },
+        ],
         waivers: [],
       },
     ],

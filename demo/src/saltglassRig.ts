@@ -5,9 +5,16 @@ type RigInput = z.input<typeof rigSchema>;
 type DeviceInput = RigInput['devices'][number];
 type WireInput = RigInput['hardwires'][number];
 
-const numbers = (count: number, first = 1): readonly number[] => Array.from({ length: count }, (_, i) => first + i);
+const numbers = (count: number, first = 1): readonly number[] =>
+  Array.from({ length: count }, (_, i) => first + i);
 
-const device = (id: string, name: string, room: string, type: string, params: Record<string, unknown>): DeviceInput => ({
+const device = (
+  id: string,
+  name: string,
+  room: string,
+  type: string,
+  params: Record<string, unknown>,
+): DeviceInput => ({
   id,
   name,
   room,
@@ -20,8 +27,10 @@ const loom = (name: string, pairs: readonly (readonly [string, string])[]): read
   pairs.map(([from, to], i) => ({ id: `${name}-${String(i + 1)}`, from, to }));
 
 /** Converter lanes sit eight to a connector. */
-const adcLane = (channel: number): string => `converter/line-in-${String(Math.ceil(channel / 8))}/${String(((channel - 1) % 8) + 1)}`;
-const dacLane = (channel: number): string => `converter/line-out-${String(Math.ceil(channel / 8))}/${String(((channel - 1) % 8) + 1)}`;
+const adcLane = (channel: number): string =>
+  `converter/line-in-${String(Math.ceil(channel / 8))}/${String(((channel - 1) % 8) + 1)}`;
+const dacLane = (channel: number): string =>
+  `converter/line-out-${String(Math.ceil(channel / 8))}/${String(((channel - 1) % 8) + 1)}`;
 
 const MICROPHONES: readonly DeviceInput[] = [
   device('narrator-mic', 'Large condenser', 'booth', 'microphone', {
@@ -63,18 +72,45 @@ const GEAR: readonly DeviceInput[] = [
 ];
 
 const WIRES: readonly WireInput[] = [
-  ...loom('booth-tie', numbers(8).map((n) => [`booth-panel/rear-${String(n)}/1`, `bay-a/upper-rear-${String(n)}/1`])),
-  ...loom('kiln-tie', numbers(8).map((n) => [`kiln-panel/rear-${String(n)}/1`, `bay-a/upper-rear-${String(n + 8)}/1`])),
+  ...loom(
+    'booth-tie',
+    numbers(8).map((n) => [`booth-panel/rear-${String(n)}/1`, `bay-a/upper-rear-${String(n)}/1`]),
+  ),
+  ...loom(
+    'kiln-tie',
+    numbers(8).map((n) => [`kiln-panel/rear-${String(n)}/1`, `bay-a/upper-rear-${String(n + 8)}/1`]),
+  ),
   // Booth lines 1 and 2 and Kiln lines 1 and 2 stand over the four preamps.
-  ...loom('mic-loom', [1, 2, 9, 10].map((column, i) => [`bay-a/lower-rear-${String(column)}/1`, `preamp/mic-${String(i + 1)}/1`])),
-  ...loom('preamp-loom', numbers(4).map((n) => [`preamp/out-${String(n)}/1`, `bay-b/upper-rear-${String(n)}/1`])),
+  ...loom(
+    'mic-loom',
+    [1, 2, 9, 10].map((column, i) => [
+      `bay-a/lower-rear-${String(column)}/1`,
+      `preamp/mic-${String(i + 1)}/1`,
+    ]),
+  ),
+  ...loom(
+    'preamp-loom',
+    numbers(4).map((n) => [`preamp/out-${String(n)}/1`, `bay-b/upper-rear-${String(n)}/1`]),
+  ),
   ...loom('opto-out', [['opto/out-1/1', 'bay-b/upper-rear-5/1']]),
-  ...loom('adc-loom', numbers(24).map((n) => [`bay-b/lower-rear-${String(n)}/1`, adcLane(n)])),
-  ...loom('dac-loom', numbers(24).map((n) => [dacLane(n), `bay-b/upper-rear-${String(n + 24)}/1`])),
+  ...loom(
+    'adc-loom',
+    numbers(24).map((n) => [`bay-b/lower-rear-${String(n)}/1`, adcLane(n)]),
+  ),
+  ...loom(
+    'dac-loom',
+    numbers(24).map((n) => [dacLane(n), `bay-b/upper-rear-${String(n + 24)}/1`]),
+  ),
   // DAW output 1 stands over the compressor's input: a hardware insert by normals alone.
   ...loom('opto-in', [['bay-b/lower-rear-25/1', 'opto/in-1/1']]),
-  ...loom('stream-in', numbers(24).map((n) => [`converter/host-out/${String(n)}`, `daw/stream-in/${String(n)}`])),
-  ...loom('stream-out', numbers(24).map((n) => [`daw/stream-out/${String(n)}`, `converter/host-in/${String(n)}`])),
+  ...loom(
+    'stream-in',
+    numbers(24).map((n) => [`converter/host-out/${String(n)}`, `daw/stream-in/${String(n)}`]),
+  ),
+  ...loom(
+    'stream-out',
+    numbers(24).map((n) => [`daw/stream-out/${String(n)}`, `converter/host-in/${String(n)}`]),
+  ),
 ];
 
 /** The rooms, gear, wiring and cords of Saltglass Rooms. */

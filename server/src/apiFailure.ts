@@ -17,7 +17,11 @@ export class ApiFailure extends Error {
 }
 
 export const notFound = (what: string): ApiFailure =>
-  new ApiFailure(404, 'not-found', `There is no such ${what} here. It may have been removed; go back to the first screen.`);
+  new ApiFailure(
+    404,
+    'not-found',
+    `There is no such ${what} here. It may have been removed; go back to the first screen.`,
+  );
 
 function answerTo(error: unknown): { status: number; body: ApiError } {
   if (error instanceof ApiFailure) {
@@ -26,16 +30,36 @@ function answerTo(error: unknown): { status: number; body: ApiError } {
   }
   if (error instanceof z.ZodError) {
     const problems = shapeProblems(error.issues).map(problemLine);
-    return { status: 400, body: { code: 'invalid', message: `The request does not fit: ${problems[0] ?? ''}`, problems } };
+    return {
+      status: 400,
+      body: { code: 'invalid', message: `The request does not fit: ${problems[0] ?? ''}`, problems },
+    };
   }
   const status = (error as { status?: number }).status ?? 500;
   if (status === 413)
-    return { status, body: { code: 'too-large', message: 'That is larger than the program takes (20 MB). Split it, or check that it is the right file.' } };
+    return {
+      status,
+      body: {
+        code: 'too-large',
+        message:
+          'That is larger than the program takes (20 MB). Split it, or check that it is the right file.',
+      },
+    };
   if (status >= 500) {
     console.error(error);
-    return { status: 500, body: { code: 'internal', message: 'The program made a mistake; nothing was changed. Try again, and keep the message in the terminal for us.' } };
+    return {
+      status: 500,
+      body: {
+        code: 'internal',
+        message:
+          'The program made a mistake; nothing was changed. Try again, and keep the message in the terminal for us.',
+      },
+    };
   }
-  return { status, body: { code: 'bad-request', message: 'The request could not be read. Reload the page and try again.' } };
+  return {
+    status,
+    body: { code: 'bad-request', message: 'The request could not be read. Reload the page and try again.' },
+  };
 }
 
 /** The last middleware: every error becomes a code and a sentence. */

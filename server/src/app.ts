@@ -33,7 +33,13 @@ export function createApp({ store, now, webRoot }: AppOptions): Express {
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api', studioRoutes(store, desk, now), changeRoutes(store, desk), eventRoutes(store, desk), sheetRoutes(desk, now));
+  app.use(
+    '/api',
+    studioRoutes(store, desk, now),
+    changeRoutes(store, desk),
+    eventRoutes(store, desk),
+    sheetRoutes(desk, now),
+  );
   app.use('/api', () => {
     throw notFound('address');
   });

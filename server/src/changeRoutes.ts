@@ -14,16 +14,23 @@ const MISSING = {
 } as const;
 
 /** A history line as windows get it: what was done, not what would take it back. */
-export const entryMessage = ({ inverse: _inverse, edits, ...line }: Entry): EntryMessage => ({ ...line, edits: [...edits] });
+export const entryMessage = ({ inverse: _inverse, edits, ...line }: Entry): EntryMessage => ({
+  ...line,
+  edits: [...edits],
+});
 
 function entryOrFailure(answer: DeskAnswer): EntryMessage {
   if (answer.ok) return entryMessage(answer.entry);
-  if ('refusal' in answer) throw new ApiFailure(409, answer.refusal.code, refusalSentence(answer.refusal, answer.studio));
+  if ('refusal' in answer)
+    throw new ApiFailure(409, answer.refusal.code, refusalSentence(answer.refusal, answer.studio));
   if (answer.missing === 'studio') throw notFound('studio');
   throw new ApiFailure(409, answer.missing, MISSING[answer.missing]);
 }
 
-const historyLine = ({ edits, inverse: _inverse, ...line }: Entry): HistoryLine => ({ ...line, editCount: edits.length });
+const historyLine = ({ edits, inverse: _inverse, ...line }: Entry): HistoryLine => ({
+  ...line,
+  editCount: edits.length,
+});
 
 /** Changing a studio, undoing, and its history. */
 export function changeRoutes(store: StudioStore, desk: StudioDesk): Router {
@@ -31,15 +38,15 @@ export function changeRoutes(store: StudioStore, desk: StudioDesk): Router {
   const json = express.json({ limit: '5mb' });
   router.post('/studios/:id/changes', json, async (request, response) => {
     const { author, change } = postChangeSchema.parse(request.body);
-    response.json(entryOrFailure(await desk.submit(request.params['id'] as string, change, author)));
+    response.json(entryOrFailure(await desk.submit(request.params.id, change, author)));
   });
   router.post('/studios/:id/undo', json, async (request, response) => {
     const { author, change, revision } = postUndoSchema.parse(request.body);
-    response.json(entryOrFailure(await desk.undo(request.params['id'] as string, author, change, revision)));
+    response.json(entryOrFailure(await desk.undo(request.params.id, author, change, revision)));
   });
   router.post('/studios/:id/redo', json, async (request, response) => {
     const { author, change } = postUndoSchema.parse(request.body);
-    response.json(entryOrFailure(await desk.redo(request.params['id'] as string, author, change)));
+    response.json(entryOrFailure(await desk.redo(request.params.id, author, change)));
   });
   router.get('/studios/:id/history', async (request, response) => {
     await studioOr404(desk, request.params.id);

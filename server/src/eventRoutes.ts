@@ -9,7 +9,9 @@ import type { StudioStore } from './studioStore';
 const HEARTBEAT_MS = 20_000;
 
 function send(response: Response, event: string, data: unknown, id?: number): void {
-  response.write(`${id === undefined ? '' : `id: ${String(id)}\n`}event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
+  response.write(
+    `${id === undefined ? '' : `id: ${String(id)}\n`}event: ${event}\ndata: ${JSON.stringify(data)}\n\n`,
+  );
 }
 
 /** The revision a window already has: from its address, or from the browser when it reconnects. */
@@ -34,7 +36,8 @@ export function eventRoutes(store: StudioStore, desk: StudioDesk): Router {
     announce(studioId);
   };
   desk.onEntry((studioId, entry) => {
-    for (const response of windows.get(studioId) ?? []) send(response, 'entry', entryMessage(entry), entry.revision);
+    for (const response of windows.get(studioId) ?? [])
+      send(response, 'entry', entryMessage(entry), entry.revision);
   });
 
   router.get('/studios/:id/events', async (request, response) => {

@@ -22,6 +22,10 @@ function isLocalOrigin(origin: string): boolean {
 export const localOnly: RequestHandler = (request, _response, next) => {
   const { host = '', origin } = request.headers;
   if (!LOCAL_NAMES.has(hostName(host)) || (origin !== undefined && !isLocalOrigin(origin)))
-    throw new ApiFailure(403, 'not-local', 'This program answers only to this computer. Open it at http://127.0.0.1.');
+    throw new ApiFailure(
+      403,
+      'not-local',
+      'This program answers only to this computer. Open it at http://127.0.0.1.',
+    );
   next();
 };

@@ -33,10 +33,15 @@ async function main(): Promise<void> {
   const webRoot = join(dirname(fileURLToPath(import.meta.url)), '..', '..', 'web', 'dist', 'browser');
   const server = createApp({ store, now, webRoot }).listen(port, '127.0.0.1');
   server.on('listening', () => {
-    console.log(`Faithful Thread is at http://127.0.0.1:${String(port)}  (data in ${folder}; Ctrl+C stops it)`);
+    console.log(
+      `Faithful Thread is at http://127.0.0.1:${String(port)}  (data in ${folder}; Ctrl+C stops it)`,
+    );
   });
   server.on('error', (error: NodeJS.ErrnoException) => {
-    const remedy = error.code === 'EADDRINUSE' ? `Port ${String(port)} is in use. Set PORT to another one.` : error.message;
+    const remedy =
+      error.code === 'EADDRINUSE'
+        ? `Port ${String(port)} is in use. Set PORT to another one.`
+        : error.message;
     console.error(remedy);
     process.exit(1);
   });

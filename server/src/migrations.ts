@@ -11,7 +11,12 @@ interface Migration {
 const id = () => ({ type: DataTypes.STRING(96), allowNull: false }) as const;
 const text = () => ({ type: DataTypes.TEXT, allowNull: false }) as const;
 const whole = () => ({ type: DataTypes.INTEGER, allowNull: false }) as const;
-const studioKey = () => ({ ...id(), primaryKey: true, references: { model: 'studios', key: 'id' }, onDelete: 'CASCADE' });
+const studioKey = () => ({
+  ...id(),
+  primaryKey: true,
+  references: { model: 'studios', key: 'id' },
+  onDelete: 'CASCADE',
+});
 
 /** Every change of the tables, in order. A migration that has shipped is never changed. */
 export const MIGRATIONS: Migration[] = [
@@ -25,7 +30,12 @@ export const MIGRATIONS: Migration[] = [
         changedAt: text(),
         rig: text(),
       });
-      await context.createTable('sessions', { studioId: studioKey(), id: { ...id(), primaryKey: true }, name: text(), document: text() });
+      await context.createTable('sessions', {
+        studioId: studioKey(),
+        id: { ...id(), primaryKey: true },
+        name: text(),
+        document: text(),
+      });
       await context.createTable('entries', {
         studioId: studioKey(),
         revision: { ...whole(), primaryKey: true },
@@ -38,7 +48,10 @@ export const MIGRATIONS: Migration[] = [
         edits: text(),
         inverse: text(),
       });
-      await context.addIndex('entries', ['studioId', 'changeId'], { unique: true, name: 'entries_by_change' });
+      await context.addIndex('entries', ['studioId', 'changeId'], {
+        unique: true,
+        name: 'entries_by_change',
+      });
       await context.addIndex('entries', ['studioId', 'author', 'revision'], { name: 'entries_by_author' });
     },
     async down({ context }) {

@@ -42,8 +42,14 @@ const maybeWhole = () => ({ type: DataTypes.INTEGER, allowNull: true });
 /** Ties the models to a database. Columns are those of the migrations. */
 export function defineModels(sequelize: Sequelize): void {
   const options = { sequelize, timestamps: false };
-  StudioRow.init({ id: key(), name: text(), revision: whole(), changedAt: text(), rig: text() }, { ...options, tableName: 'studios' });
-  SessionRow.init({ studioId: key(), id: key(), name: text(), document: text() }, { ...options, tableName: 'sessions' });
+  StudioRow.init(
+    { id: key(), name: text(), revision: whole(), changedAt: text(), rig: text() },
+    { ...options, tableName: 'studios' },
+  );
+  SessionRow.init(
+    { studioId: key(), id: key(), name: text(), document: text() },
+    { ...options, tableName: 'sessions' },
+  );
   EntryRow.init(
     {
       studioId: key(),

@@ -14,7 +14,11 @@ export interface PatchSheet {
   readonly lines: readonly PatchLine[];
 }
 
-const fontFolder = join(dirname(createRequire(import.meta.url).resolve('pdfmake/package.json')), 'fonts', 'Roboto');
+const fontFolder = join(
+  dirname(createRequire(import.meta.url).resolve('pdfmake/package.json')),
+  'fonts',
+  'Roboto',
+);
 
 /** The font that comes with the PDF library, embedded in the file. Nothing else is read, and nothing fetched. */
 pdfmake.setFonts({
@@ -29,7 +33,15 @@ const tickBox = (ticked: boolean): Content => ({
     { type: 'rect', x: 0, y: 1, w: 9, h: 9, lineWidth: 0.7 },
     ...(ticked
       ? [
-          { type: 'polyline' as const, lineWidth: 1.2, points: [{ x: 1.5, y: 5.5 }, { x: 4, y: 8 }, { x: 8, y: 2 }] },
+          {
+            type: 'polyline' as const,
+            lineWidth: 1.2,
+            points: [
+              { x: 1.5, y: 5.5 },
+              { x: 4, y: 8 },
+              { x: 8, y: 2 },
+            ],
+          },
         ]
       : []),
   ],
@@ -64,7 +76,11 @@ function definition(sheet: PatchSheet): TDocumentDefinitions {
         { text: `${sheet.studio} · revision ${String(sheet.revision)} · ${printed} UTC`, alignment: 'right' },
       ],
     },
-    footer: (page, pages) => ({ text: `${String(page)} of ${String(pages)}`, alignment: 'right', margin: [36, 8, 36, 0] }),
+    footer: (page, pages) => ({
+      text: `${String(page)} of ${String(pages)}`,
+      alignment: 'right',
+      margin: [36, 8, 36, 0],
+    }),
     content: rooms.flatMap((room) => {
       const lines = sheet.lines.filter((line) => line.room === room);
       return [

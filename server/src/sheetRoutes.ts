@@ -11,12 +11,24 @@ import type { StudioDesk } from './studioDesk';
 import { studioOr404 } from './studioRoutes';
 
 /** The patch list of a scene as the paper and the file need it. */
-async function patchSheet(desk: StudioDesk, studioId: string, place: ScenePlace, printedAt: string): Promise<PatchSheet> {
+async function patchSheet(
+  desk: StudioDesk,
+  studioId: string,
+  place: ScenePlace,
+  printedAt: string,
+): Promise<PatchSheet> {
   const { studio, revision } = await studioOr404(desk, studioId);
   const found = findScene(studio, place);
   if (found === undefined) throw notFound('scene');
   const lines = patchList(checkContext(studio.rig, found.session, found.scene));
-  return { studio: studio.name, session: found.session.name, scene: found.scene.name, revision, printedAt, lines };
+  return {
+    studio: studio.name,
+    session: found.session.name,
+    scene: found.scene.name,
+    revision,
+    printedAt,
+    lines,
+  };
 }
 
 /** Sheets on paper and as files. */
@@ -26,7 +38,10 @@ export function sheetRoutes(desk: StudioDesk, now: () => string): Router {
   router.get(`${base}/patch-list.csv`, async (request, response) => {
     const { id, session, scene } = request.params as Record<'id' | 'session' | 'scene', string>;
     const sheet = await patchSheet(desk, id, { session, scene } as ScenePlace, now());
-    response.attachment(`${session}-${scene}-patch-list.csv`).type('text/csv; charset=utf-8').send(patchListCsv(sheet.lines));
+    response
+      .attachment(`${session}-${scene}-patch-list.csv`)
+      .type('text/csv; charset=utf-8')
+      .send(patchListCsv(sheet.lines));
   });
   router.get(`${base}/patch-list.pdf`, async (request, response) => {
     const { id, session, scene } = request.params as Record<'id' | 'session' | 'scene', string>;

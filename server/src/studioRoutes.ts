@@ -37,7 +37,12 @@ function studioFrom(text: string): Studio {
   if (reading.ok) return reading.studio;
   const problems = reading.problems.map(problemLine);
   const count = problems.length === 1 ? 'one problem' : `${String(problems.length)} problems`;
-  throw new ApiFailure(422, 'bundle-refused', `The bundle was not taken in: it has ${count}. Nothing was stored.`, problems);
+  throw new ApiFailure(
+    422,
+    'bundle-refused',
+    `The bundle was not taken in: it has ${count}. Nothing was stored.`,
+    problems,
+  );
 }
 
 /** Listing, beginning, importing, exporting and removing studios. */
@@ -58,11 +63,15 @@ export function studioRoutes(store: StudioStore, desk: StudioDesk, now: () => st
     await createOnce(store, desk, studio, now());
     response.status(201).json({ id: studio.id });
   });
-  router.post('/bundles', express.text({ type: () => true, limit: BUNDLE_LIMIT }), async (request, response) => {
-    const studio = studioFrom(typeof request.body === 'string' ? request.body : '');
-    await createOnce(store, desk, studio, now());
-    response.status(201).json({ id: studio.id });
-  });
+  router.post(
+    '/bundles',
+    express.text({ type: () => true, limit: BUNDLE_LIMIT }),
+    async (request, response) => {
+      const studio = studioFrom(typeof request.body === 'string' ? request.body : '');
+      await createOnce(store, desk, studio, now());
+      response.status(201).json({ id: studio.id });
+    },
+  );
   router.get('/studios/:id', async (request, response) => {
     const { studio, revision } = await studioOr404(desk, request.params.id);
     response.json({ studio, revision } satisfies StudioAtMessage);

@@ -32,7 +32,10 @@ export class StudioStore {
 
   async list(): Promise<readonly StudioSummary[]> {
     const [studios, sessions] = await Promise.all([
-      StudioRow.findAll({ attributes: ['id', 'name', 'revision', 'changedAt'], order: [['changedAt', 'DESC']] }),
+      StudioRow.findAll({
+        attributes: ['id', 'name', 'revision', 'changedAt'],
+        order: [['changedAt', 'DESC']],
+      }),
       SessionRow.findAll({ attributes: ['studioId', 'id', 'name'], order: ['id'] }),
     ]);
     return studios.map(({ id, name, revision, changedAt }) => ({
@@ -62,7 +65,10 @@ export class StudioStore {
     const stored = canonicalStudio(studio);
     await this.sequelize.transaction(async (transaction) => {
       const { id, name, rig } = stored;
-      await StudioRow.create({ id, name, revision: 0, changedAt: at, rig: JSON.stringify(rig) }, { transaction });
+      await StudioRow.create(
+        { id, name, revision: 0, changedAt: at, rig: JSON.stringify(rig) },
+        { transaction },
+      );
       await this.putSessions(stored, stored.sessions, transaction);
     });
   }
@@ -87,10 +93,22 @@ export class StudioStore {
       const gone = before.sessions.filter((old) => !after.sessions.some((session) => session.id === old.id));
       if (gone.length > 0)
         await SessionRow.destroy({ where: { studioId, id: gone.map(({ id }) => id) }, transaction });
-      await this.putSessions(after, after.sessions.filter((session) => !before.sessions.includes(session)), transaction);
+      await this.putSessions(
+        after,
+        after.sessions.filter((session) => !before.sessions.includes(session)),
+        transaction,
+      );
       const { change, edits, inverse, undoes = null, redoes = null, ...line } = entry;
       await EntryRow.create(
-        { ...line, studioId, changeId: change, undoes, redoes, edits: JSON.stringify(edits), inverse: JSON.stringify(inverse) },
+        {
+          ...line,
+          studioId,
+          changeId: change,
+          undoes,
+          redoes,
+          edits: JSON.stringify(edits),
+          inverse: JSON.stringify(inverse),
+        },
         { transaction },
       );
     });
@@ -124,7 +142,11 @@ export class StudioStore {
     });
   }
 
-  private async putSessions(studio: Studio, sessions: readonly Session[], transaction: Transaction): Promise<void> {
+  private async putSessions(
+    studio: Studio,
+    sessions: readonly Session[],
+    transaction: Transaction,
+  ): Promise<void> {
     for (const session of sessions)
       await SessionRow.upsert(
         { studioId: studio.id, id: session.id, name: session.name, document: JSON.stringify(session) },

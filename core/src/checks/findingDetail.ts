@@ -26,8 +26,14 @@ export type FindingDetail =
         readonly way: readonly ProposedCord[] | Obstacle;
       };
     }
-  | { readonly rule: 'unit-used-twice'; readonly figures: { readonly station: StationId; readonly count: number } }
-  | { readonly rule: 'normal-broken'; readonly figures: { readonly normalFrom: LaneId; readonly normalTo: LaneId; readonly jack: LaneId } }
+  | {
+      readonly rule: 'unit-used-twice';
+      readonly figures: { readonly station: StationId; readonly count: number };
+    }
+  | {
+      readonly rule: 'normal-broken';
+      readonly figures: { readonly normalFrom: LaneId; readonly normalTo: LaneId; readonly jack: LaneId };
+    }
   | {
       readonly rule: 'over-max-input';
       readonly figures: {
@@ -43,5 +49,9 @@ export type FindingDetail =
     }
   | {
       readonly rule: 'level-class';
-      readonly figures: { readonly from: Medium; readonly into: Medium; readonly box: 'preamp' | 'di' | 're-amp' | 'pad' | 'none' };
+      readonly figures: {
+        readonly from: Medium;
+        readonly into: Medium;
+        readonly box: 'preamp' | 'di' | 're-amp' | 'pad' | 'none';
+      };
     };

@@ -12,14 +12,19 @@ export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
     case 'held': {
       const threads = list(obstacle.holders.map(({ thread }) => naming.thread(thread)));
       const places = list(
-        obstacle.holders.map(({ lane, station }) => (station === undefined ? naming.lane(lane) : naming.station(station))),
+        obstacle.holders.map(({ lane, station }) =>
+          station === undefined ? naming.lane(lane) : naming.station(station),
+        ),
       );
       return `The only way left runs over ${places}, held by ${threads}. Unpin one of the two, or choose another unit.`;
     }
     case 'no-cord-left':
       return `It needs ${naming.lane(obstacle.from)} → ${naming.lane(obstacle.to)}, but no ${naming.stock(obstacle.stock)} is left. Free one, or raise the number in the rig.`;
     case 'no-way': {
-      const goal = obstacle.station === undefined ? `any ${ROLE_WORDS[obstacle.role]}` : naming.station(obstacle.station);
+      const goal =
+        obstacle.station === undefined
+          ? `any ${ROLE_WORDS[obstacle.role]}`
+          : naming.station(obstacle.station);
       return `No wire, normal or cord leads from ${naming.lane(obstacle.stopsAt)} to ${goal}. Choose another ${ROLE_WORDS[obstacle.role]}, or wire one to it.`;
     }
   }

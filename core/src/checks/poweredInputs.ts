@@ -6,5 +6,6 @@ import type { CheckContext } from './context';
 export const poweredInputs = ({ graph, scene }: CheckContext): readonly GraphStation[] =>
   graph.stations.filter(
     (station) =>
-      station.role === 'preamp' && scene.settings[settingKeyOf(station.device, 'phantom', station.channel)] === true,
+      station.role === 'preamp' &&
+      scene.settings[settingKeyOf(station.device, 'phantom', station.channel)] === true,
   );

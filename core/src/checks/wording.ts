@@ -43,7 +43,9 @@ function incompleteRemedy({ way }: Detail<'thread-incomplete'>, naming: Naming):
 function overRemedy({ turnDown, referenceDbu }: Detail<'over-max-input'>, naming: Naming): string {
   const ways: string[] = [];
   if (turnDown !== undefined)
-    ways.push(`turn ${naming.station(turnDown.station)} down ${turnDown.byDb} dB, to ${formatGain(turnDown.gainDb)} dB`);
+    ways.push(
+      `turn ${naming.station(turnDown.station)} down ${turnDown.byDb} dB, to ${formatGain(turnDown.gainDb)} dB`,
+    );
   if (referenceDbu !== undefined) ways.push(`set the converter input to ${formatLevel(referenceDbu, 'dBu')}`);
   const remedy = ways.length === 0 ? 'use a pad, or a less sensitive microphone' : ways.join(', or ');
   return `${remedy.charAt(0).toUpperCase()}${remedy.slice(1)}.`;

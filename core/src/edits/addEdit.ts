@@ -16,16 +16,26 @@ export function addEdit(shelf: Shelf): EditKind<AddEdit> {
   const type = `${shelf.name}.add`;
   return {
     type,
-    schema: z.strictObject({ type: z.literal(type), ...shelf.place, item: shelf.item }) as unknown as z.ZodType<AddEdit>,
+    schema: z.strictObject({
+      type: z.literal(type),
+      ...shelf.place,
+      item: shelf.item,
+    }),
     apply(studio, edit) {
       const items = shelf.get(studio, edit);
-      if (items === undefined) return refused({ code: 'gone', what: 'place', id: edit.scene ?? edit.session ?? '' });
+      if (items === undefined)
+        return refused({ code: 'gone', what: 'place', id: edit.scene ?? edit.session ?? '' });
       if (items.some((item) => item.id === edit.item.id))
         return refused({ code: 'already-there', what: shelf.name, id: edit.item.id });
       const at = items.findIndex((item) => item.id > edit.item.id);
       const next = at < 0 ? [...items, edit.item] : [...items.slice(0, at), edit.item, ...items.slice(at)];
       return applied(shelf.put(studio, edit, next));
     },
-    invert: (_before, { item, ...rest }) => ({ ...rest, type: `${shelf.name}.remove`, id: item.id, was: item }),
+    invert: (_before, { item, ...rest }) => ({
+      ...rest,
+      type: `${shelf.name}.remove`,
+      id: item.id,
+      was: item,
+    }),
   };
 }

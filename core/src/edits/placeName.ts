@@ -15,5 +15,7 @@ export function placeName(studio: Studio, path: Path): string {
   const thread = list === 'threads' ? session.threads[item] : undefined;
   if (thread !== undefined) return `line ${threadName(thread)}`;
   const scene = list === 'scenes' ? session.scenes[item] : undefined;
-  return scene === undefined ? pathText(path) : `a ${inner === 'cords' ? 'cord' : 'setting'} of ${scene.name}`;
+  return scene === undefined
+    ? pathText(path)
+    : `a ${inner === 'cords' ? 'cord' : 'setting'} of ${scene.name}`;
 }

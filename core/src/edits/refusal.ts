@@ -17,7 +17,11 @@ export type Refusal =
   /** The studio would no longer hold together. */
   | { readonly code: 'would-break'; readonly problems: readonly Problem[] };
 
-export type Applied<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusal: Refusal };
+export type Applied<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusal: Refusal };
 
 export const applied = <T>(value: T): Applied<T> => ({ ok: true, value });
-export const refused = (refusal: Refusal): { readonly ok: false; readonly refusal: Refusal } => ({ ok: false, refusal });
+export const refused = (refusal: Refusal): { readonly ok: false; readonly refusal: Refusal } => ({
+  ok: false,
+  refusal,
+});

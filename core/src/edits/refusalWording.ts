@@ -4,7 +4,11 @@ import { placeName } from './placeName';
 import type { Refusal } from './refusal';
 
 const shown = (value: unknown): string =>
-  value === null || value === undefined || value === '' ? 'empty' : typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
+  value === null || value === undefined || value === ''
+    ? 'empty'
+    : typeof value === 'string'
+      ? `“${value}”`
+      : JSON.stringify(value);
 
 /** A refusal names the first few places; they usually have one cause. */
 const MOST_PROBLEMS = 3;

@@ -15,17 +15,17 @@ const onShelf = (shelf: Shelf): readonly AnyKind[] =>
 
 /** Every kind of edit there is. */
 export const EDIT_KINDS: readonly AnyKind[] = [
-  studioSet as unknown as AnyKind,
-  ...onShelf(SHELVES.room as unknown as Shelf),
-  ...onShelf(SHELVES.device as unknown as Shelf),
-  ...onShelf(SHELVES.hardwire as unknown as Shelf),
-  ...onShelf(SHELVES.stock as unknown as Shelf),
-  ...onShelf(SHELVES.session as unknown as Shelf),
-  ...onShelf(SHELVES.thread as unknown as Shelf),
-  ...onShelf(SHELVES.scene as unknown as Shelf),
-  ...onShelf(SHELVES.waiver as unknown as Shelf),
-  ...onShelf(SHELVES.cord as unknown as Shelf),
-  settingSet as unknown as AnyKind,
+  studioSet,
+  ...onShelf(SHELVES.room),
+  ...onShelf(SHELVES.device),
+  ...onShelf(SHELVES.hardwire),
+  ...onShelf(SHELVES.stock),
+  ...onShelf(SHELVES.session),
+  ...onShelf(SHELVES.thread),
+  ...onShelf(SHELVES.scene),
+  ...onShelf(SHELVES.waiver),
+  ...onShelf(SHELVES.cord),
+  settingSet,
 ];
 
 const byType: ReadonlyMap<string, AnyKind> = new Map(EDIT_KINDS.map((kind) => [kind.type, kind]));

@@ -21,14 +21,28 @@ export function removeEdit(shelf: Shelf): EditKind<RemoveEdit> {
       ...shelf.place,
       id: z.string(),
       was: z.unknown().optional(),
-    }) as unknown as z.ZodType<RemoveEdit>,
+    }),
     apply(studio, edit) {
       const items = shelf.get(studio, edit);
       const item = items?.find((candidate) => candidate.id === edit.id);
-      if (items === undefined || item === undefined) return refused({ code: 'gone', what: shelf.name, id: edit.id });
+      if (items === undefined || item === undefined)
+        return refused({ code: 'gone', what: shelf.name, id: edit.id });
       if (edit.was !== undefined && !sameValue(edit.was, item))
-        return refused({ code: 'changed-elsewhere', what: shelf.name, id: edit.id, field: '', now: item, wanted: null });
-      return applied(shelf.put(studio, edit, items.filter((candidate) => candidate.id !== edit.id)));
+        return refused({
+          code: 'changed-elsewhere',
+          what: shelf.name,
+          id: edit.id,
+          field: '',
+          now: item,
+          wanted: null,
+        });
+      return applied(
+        shelf.put(
+          studio,
+          edit,
+          items.filter((candidate) => candidate.id !== edit.id),
+        ),
+      );
     },
     invert(before, { id, was: _was, ...rest }) {
       const item = shelf.get(before, rest)?.find((candidate) => candidate.id === id);

@@ -41,7 +41,8 @@ function rebuilt(replica: Replica): Replica {
   return { ...replica, studio };
 }
 
-export type Proposal = { readonly ok: true; readonly replica: Replica } | { readonly ok: false; readonly refusal: Refusal };
+export type Proposal =
+  { readonly ok: true; readonly replica: Replica } | { readonly ok: false; readonly refusal: Refusal };
 
 /** Makes a change locally; it stays pending until the server confirms or refuses it. */
 export function propose(replica: Replica, change: Change): Proposal {

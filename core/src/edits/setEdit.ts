@@ -27,7 +27,7 @@ function read(item: Item, path: readonly string[]): unknown {
 
 function write(item: object, [key = '', ...rest]: readonly string[], value: unknown): object {
   const inner = (item as Record<string, unknown>)[key];
-  const next = rest.length === 0 ? value : write((inner ?? {}) as object, rest, value);
+  const next = rest.length === 0 ? value : write(inner ?? {}, rest, value);
   const { [key]: _old, ...others } = item as Record<string, unknown>;
   return next === null ? others : { ...item, [key]: next };
 }
@@ -59,14 +59,22 @@ export function setEdit(shelf: Shelf): EditKind<SetEdit> {
       field: z.string().min(1).max(100),
       value: z.unknown(),
       was: z.unknown(),
-    }) as unknown as z.ZodType<SetEdit>,
+    }),
     apply(studio, edit) {
       const items = shelf.get(studio, edit);
       const item = items?.find((candidate) => candidate.id === edit.id);
-      if (items === undefined || item === undefined) return refused({ code: 'gone', what: shelf.name, id: edit.id });
+      if (items === undefined || item === undefined)
+        return refused({ code: 'gone', what: shelf.name, id: edit.id });
       const now = orNull(read(item, edit.field.split('.')));
       if (!sameValue(now, orNull(edit.was)) && !sameValue(now, orNull(edit.value)))
-        return refused({ code: 'changed-elsewhere', what: shelf.name, id: edit.id, field: edit.field, now, wanted: edit.value });
+        return refused({
+          code: 'changed-elsewhere',
+          what: shelf.name,
+          id: edit.id,
+          field: edit.field,
+          now,
+          wanted: edit.value,
+        });
       const next = changed(shelf, item, edit);
       if (!next.ok) return next;
       const put = items.map((candidate) => (candidate === item ? next.value : candidate));

@@ -28,7 +28,14 @@ export const settingSet: EditKind<SettingSet> = {
     if (scene === undefined) return refused({ code: 'gone', what: 'scene', id: edit.scene });
     const now = scene.settings[edit.key] ?? null;
     if (!sameValue(now, edit.was) && !sameValue(now, edit.value))
-      return refused({ code: 'changed-elsewhere', what: 'setting', id: edit.key, field: '', now, wanted: edit.value });
+      return refused({
+        code: 'changed-elsewhere',
+        what: 'setting',
+        id: edit.key,
+        field: '',
+        now,
+        wanted: edit.value,
+      });
     const { [edit.key]: _old, ...others } = scene.settings;
     const next = edit.value === null ? others : { ...others, [edit.key]: edit.value };
     const sorted = Object.fromEntries(Object.entries(next).sort(([a], [b]) => (a < b ? -1 : 1)));

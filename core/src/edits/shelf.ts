@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import type * as z from 'zod';
 import { sceneIdSchema, sessionIdSchema } from '../rig/ids';
 import { deviceSchema, hardwireSchema, roomSchema, stockSchema } from '../rig/rigSchema';
 import type { Rig } from '../rig/rigSchema';
@@ -28,7 +28,11 @@ export interface Shelf<T extends Item = Item> {
 const replace = <T extends Item>(items: readonly T[], id: string | undefined, change: (item: T) => T): T[] =>
   items.map((item) => (item.id === id ? change(item) : item));
 
-const inSession = (studio: Studio, id: string | undefined, change: (session: Session) => Session): Studio => ({
+const inSession = (
+  studio: Studio,
+  id: string | undefined,
+  change: (session: Session) => Session,
+): Studio => ({
   ...studio,
   sessions: replace(studio.sessions, id, change),
 });
@@ -47,7 +51,11 @@ const sessionOf = (studio: Studio, { session }: Place): Session | undefined =>
 export const sceneOf = (studio: Studio, place: Place): Scene | undefined =>
   sessionOf(studio, place)?.scenes.find((candidate) => candidate.id === place.scene);
 
-function rigShelf<K extends keyof Rig>(name: string, key: K, item: z.ZodType<Rig[K][number]>): Shelf<Rig[K][number]> {
+function rigShelf<K extends keyof Rig>(
+  name: string,
+  key: K,
+  item: z.ZodType<Rig[K][number]>,
+): Shelf<Rig[K][number]> {
   return {
     name,
     place: {},
@@ -67,7 +75,8 @@ function sessionShelf<K extends 'threads' | 'scenes' | 'waivers'>(
     place: { session: sessionIdSchema },
     item,
     get: (studio, place) => sessionOf(studio, place)?.[key],
-    put: (studio, place, items) => inSession(studio, place.session, (session) => ({ ...session, [key]: items })),
+    put: (studio, place, items) =>
+      inSession(studio, place.session, (session) => ({ ...session, [key]: items })),
   };
 }
 

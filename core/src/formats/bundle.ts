@@ -17,9 +17,11 @@ export type BundleReading =
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 function formatProblem(value: unknown): Problem | undefined {
-  const found: unknown = typeof value === 'object' && value !== null && 'format' in value ? value.format : undefined;
+  const found: unknown =
+    typeof value === 'object' && value !== null && 'format' in value ? value.format : undefined;
   if (found === BUNDLE_FORMAT) return undefined;
-  const said = found === undefined ? 'not stated' : `“${typeof found === 'string' ? found : JSON.stringify(found)}”`;
+  const said =
+    found === undefined ? 'not stated' : `“${typeof found === 'string' ? found : JSON.stringify(found)}”`;
   return { code: 'wrong-format', path: ['format'], found: said, expected: `“${BUNDLE_FORMAT}”` };
 }
 

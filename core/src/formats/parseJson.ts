@@ -3,8 +3,7 @@ import type { ParseError } from 'jsonc-parser';
 import type { Problem } from '../session/problem';
 
 export type JsonReading =
-  | { readonly ok: true; readonly value: unknown }
-  | { readonly ok: false; readonly problem: Problem };
+  { readonly ok: true; readonly value: unknown } | { readonly ok: false; readonly problem: Problem };
 
 /** Line and column, both from 1, of an offset in a text. */
 function placeAt(text: string, offset: number): { line: number; column: number } {

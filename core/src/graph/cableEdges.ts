@@ -6,7 +6,17 @@ import type { EdgeKind } from './signalGraph';
 
 /** A cable is copper: it adds nothing and is always closed. */
 function cable(kind: EdgeKind, from: number, to: number): EdgeDraft {
-  return { kind, from, to, passive: true, gainDb: 0, inverts: false, delaySamples: 0, openedBy: [], closed: true };
+  return {
+    kind,
+    from,
+    to,
+    passive: true,
+    gainDb: 0,
+    inverts: false,
+    delaySamples: 0,
+    openedBy: [],
+    closed: true,
+  };
 }
 
 function ends(

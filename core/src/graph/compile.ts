@@ -63,8 +63,14 @@ function assemble(
     lanes,
     laneIndex,
     edges: drafts.map((draft, index) => ({ ...draft, index })),
-    outgoing: adjacency(lanes.length, drafts.map((draft) => draft.from)),
-    incoming: adjacency(lanes.length, drafts.map((draft) => draft.to)),
+    outgoing: adjacency(
+      lanes.length,
+      drafts.map((draft) => draft.from),
+    ),
+    incoming: adjacency(
+      lanes.length,
+      drafts.map((draft) => draft.to),
+    ),
     stations,
     stationIndex: new Map(stations.map((station, index): [StationId, number] => [station.id, index])),
     stationEndingAt,

@@ -35,7 +35,8 @@ export function pathsOf(graph: SignalGraph, start: number, direction: Direction)
     const leaving = next(graph, lane);
     const onward = leaving.filter((edge) => !onPath.has(far(edge)));
     for (const edge of leaving) if (onPath.has(far(edge))) loops.add(edge);
-    if (onward.length === 0 && hops.length > 0) paths.push(direction === 'from' ? [...hops] : [...hops].reverse());
+    if (onward.length === 0 && hops.length > 0)
+      paths.push(direction === 'from' ? [...hops] : [...hops].reverse());
     for (const edge of onward) {
       onPath.add(far(edge));
       hops.push(edge);

@@ -2,12 +2,22 @@ import type { Edge, SignalGraph } from './signalGraph';
 
 /** Edges that leave a lane and conduct. */
 export function edgesFrom(graph: SignalGraph, lane: number): readonly Edge[] {
-  return conducting(graph, graph.outgoing.start[lane] ?? 0, graph.outgoing.start[lane + 1] ?? 0, graph.outgoing.edge);
+  return conducting(
+    graph,
+    graph.outgoing.start[lane] ?? 0,
+    graph.outgoing.start[lane + 1] ?? 0,
+    graph.outgoing.edge,
+  );
 }
 
 /** Edges that arrive at a lane and conduct. */
 export function edgesInto(graph: SignalGraph, lane: number): readonly Edge[] {
-  return conducting(graph, graph.incoming.start[lane] ?? 0, graph.incoming.start[lane + 1] ?? 0, graph.incoming.edge);
+  return conducting(
+    graph,
+    graph.incoming.start[lane] ?? 0,
+    graph.incoming.start[lane + 1] ?? 0,
+    graph.incoming.edge,
+  );
 }
 
 function conducting(graph: SignalGraph, start: number, end: number, list: Int32Array): readonly Edge[] {

@@ -42,7 +42,8 @@ export interface Rung {
 
 /** A figure that is missing, and so what could not be told. */
 export interface LadderGap {
-  readonly code: 'sound-level-unknown' | 'crest-unknown' | 'noise-unknown' | 'impedance-unknown' | 'max-unknown';
+  readonly code:
+    'sound-level-unknown' | 'crest-unknown' | 'noise-unknown' | 'impedance-unknown' | 'max-unknown';
   readonly lane: number;
 }
 
@@ -63,7 +64,12 @@ function maxAt(lane: Lane): number | undefined {
 }
 
 /** Optional figures: present only when known, so that unknown never turns into a number. */
-function figures(nominal: number | undefined, noise: number | undefined, crestDb: number | undefined, max: number | undefined): Pick<Rung, 'nominal' | 'peak' | 'noise' | 'max' | 'headroomDb'> {
+function figures(
+  nominal: number | undefined,
+  noise: number | undefined,
+  crestDb: number | undefined,
+  max: number | undefined,
+): Pick<Rung, 'nominal' | 'peak' | 'noise' | 'max' | 'headroomDb'> {
   const peak = nominal === undefined || crestDb === undefined ? undefined : peakOnSineScale(nominal, crestDb);
   return {
     ...(nominal !== undefined && { nominal }),
@@ -81,7 +87,11 @@ const summed = (level: number | undefined, added: number | undefined): number | 
   level === undefined || added === undefined ? level : powerSumDb([level, added]);
 
 /** How an edge changes level, as arithmetic and as one figure. */
-function stepOf(graph: SignalGraph, edge: Edge, loading: Loading | undefined): { terms: readonly Term[]; db: number } {
+function stepOf(
+  graph: SignalGraph,
+  edge: Edge,
+  loading: Loading | undefined,
+): { terms: readonly Term[]; db: number } {
   const terms: Term[] = loading === undefined ? [] : [{ kind: 'loading', ...loading }];
   const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
   if (!edge.passive && from !== undefined && to !== undefined) {
@@ -99,7 +109,12 @@ function firstTerms(lane: Lane, source: SourceLevel): readonly Term[] {
   ];
 }
 
-function gapsOf(graph: SignalGraph, start: Lane, source: SourceLevel, path: readonly Edge[]): readonly LadderGap[] {
+function gapsOf(
+  graph: SignalGraph,
+  start: Lane,
+  source: SourceLevel,
+  path: readonly Edge[],
+): readonly LadderGap[] {
   const gaps: LadderGap[] = [];
   if (source.levelDbSpl === undefined) gaps.push({ code: 'sound-level-unknown', lane: start.index });
   if (source.crestDb === undefined) gaps.push({ code: 'crest-unknown', lane: start.index });
@@ -128,12 +143,19 @@ function worstRung(rungs: readonly Rung[]): number {
  * The load of everything on a net is felt from the first lane after its driver on.
  * @param path edges in signal order, starting at `start`.
  */
-export function ladder(graph: SignalGraph, start: number, path: readonly Edge[], source: SourceLevel): Ladder {
+export function ladder(
+  graph: SignalGraph,
+  start: number,
+  path: readonly Edge[],
+  source: SourceLevel,
+): Ladder {
   const first = graph.lanes[start];
   if (first === undefined) return { rungs: [], gaps: [], worst: -1 };
   const sound = source.levelDbSpl;
   let nominal =
-    first.microphone === undefined || sound === undefined ? undefined : microphoneDbu(first.microphone.sensitivityDbu, sound);
+    first.microphone === undefined || sound === undefined
+      ? undefined
+      : microphoneDbu(first.microphone.sensitivityDbu, sound);
   let noise = summed(first.output?.noiseDbu, path[0]?.inputNoise);
   let delaySamples = 0;
   let inverted = false;

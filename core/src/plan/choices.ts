@@ -37,12 +37,21 @@ const withChoice = (thread: Thread, field: StationRole, id: string): Thread =>
 
 const byCost = (a: { cost: number }, b: { cost: number }): number => a.cost - b.cost;
 
-function microphones(graph: SignalGraph, active: readonly Thread[], thread: Thread, text: string): readonly Choice[] {
+function microphones(
+  graph: SignalGraph,
+  active: readonly Thread[],
+  thread: Thread,
+  text: string,
+): readonly Choice[] {
   const users = new Map(active.filter((other) => other.id !== thread.id).map((other) => [other.from, other]));
   const lanes = graph.lanes.filter((lane) => lane.microphone !== undefined && nameMatches(lane.name, text));
   const choices = lanes.map((lane): Choice => {
     const user = users.get(lane.id);
-    return { id: lane.id, name: lane.name, ...(user && { because: `on line ${user.number} of the input list already` }) };
+    return {
+      id: lane.id,
+      name: lane.name,
+      ...(user && { because: `on line ${user.number} of the input list already` }),
+    };
   });
   return choices.sort((a, b) => Number(a.because !== undefined) - Number(b.because !== undefined));
 }
@@ -65,7 +74,11 @@ export function choicesFor(
   if (field === 'from') return microphones(graph, active, thread, text).slice(0, MOST_CHOICES);
 
   const others = active.filter((other) => other.id !== thread.id);
-  const surroundings: Surroundings = { graph, occupancy: occupancy(graph, others), stocks: stocksLeft(rig.cords, cords) };
+  const surroundings: Surroundings = {
+    graph,
+    occupancy: occupancy(graph, others),
+    stocks: stocksLeft(rig.cords, cords),
+  };
   const naming = namingOf(rig, session, graph);
   const candidates = graph.stations
     .filter((station) => station.role === field && nameMatches(station.name, text))
@@ -76,7 +89,10 @@ export function choicesFor(
       const result = routeThread(surroundings, tried);
       const base = { id: station.id, name: station.name };
       if (result.found)
-        return { cost: result.cost, choice: { ...base, cords: result.hops.filter((hop) => hop.kind === 'cord').length } };
+        return {
+          cost: result.cost,
+          choice: { ...base, cords: result.hops.filter((hop) => hop.kind === 'cord').length },
+        };
       const because = obstacleSentence(diagnose(surroundings, tried, result, rig.cords), naming);
       return { cost: Infinity, choice: { ...base, because } };
     })

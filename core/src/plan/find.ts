@@ -19,13 +19,31 @@ export function findPlaces(context: CheckContext, typed: string): readonly Found
   const places: readonly FoundPlace[] = [
     ...threads.map(({ thread }): FoundPlace => {
       const track = thread.trackName === '' ? '' : ` · ${thread.trackName}`;
-      return { ref: { kind: 'thread', id: thread.id }, name: `${threadName(thread)}${track}`, what: 'thread' };
+      return {
+        ref: { kind: 'thread', id: thread.id },
+        name: `${threadName(thread)}${track}`,
+        what: 'thread',
+      };
     }),
-    ...rig.devices.map((device): FoundPlace => ({ ref: { kind: 'device', id: device.id }, name: device.name, what: 'device' })),
-    ...graph.stations.map((station): FoundPlace => ({ ref: { kind: 'station', id: station.id }, name: station.name, what: 'station' })),
-    ...graph.lanes.map((lane): FoundPlace => ({ ref: { kind: 'lane', id: lane.id }, name: lane.name, what: 'jack' })),
+    ...rig.devices.map((device): FoundPlace => ({
+      ref: { kind: 'device', id: device.id },
+      name: device.name,
+      what: 'device',
+    })),
+    ...graph.stations.map((station): FoundPlace => ({
+      ref: { kind: 'station', id: station.id },
+      name: station.name,
+      what: 'station',
+    })),
+    ...graph.lanes.map((lane): FoundPlace => ({
+      ref: { kind: 'lane', id: lane.id },
+      name: lane.name,
+      what: 'jack',
+    })),
   ];
   const seen = new Set<string>();
-  const distinct = ranked(places, ({ name }) => name, typed).filter(({ name }) => !seen.has(name) && seen.add(name));
+  const distinct = ranked(places, ({ name }) => name, typed).filter(
+    ({ name }) => !seen.has(name) && seen.add(name),
+  );
   return distinct.slice(0, MOST_FOUND);
 }

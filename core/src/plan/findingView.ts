@@ -24,7 +24,10 @@ export interface FindingView {
 }
 
 /** Puts a finding into words. */
-export function findingView({ key, finding, severity, waiver }: ReportedFinding, naming: Naming): FindingView {
+export function findingView(
+  { key, finding, severity, waiver }: ReportedFinding,
+  naming: Naming,
+): FindingView {
   const rule = RULES.find((candidate) => candidate.id === finding.rule);
   return {
     key,

@@ -26,11 +26,20 @@ function whyOf(context: CheckContext, cord: Cord): { thread: string; why: string
     const at = planned.path.findIndex((edge) => edge.cord === cord.id);
     if (at < 0) continue;
     const onward = planned.path.slice(at + 1);
-    const next = planned.stations.find((station) => onward.some((edge) => edge.from === station.in && edge.to === station.out));
+    const next = planned.stations.find((station) =>
+      onward.some((edge) => edge.from === station.in && edge.to === station.out),
+    );
     const thread = threadName(planned.thread);
     return { thread, why: next === undefined ? 'end of the thread' : `on to ${next.name}` };
   }
   return { thread: '', why: 'no thread uses it' };
+}
+
+/** A normal by its column: what the names of its two ends have in common ("Bay A 10"). */
+function normalName(from: string, to: string): string {
+  const [a, b] = [from.split(' '), to.split(' ')];
+  const different = a.findIndex((word, i) => word !== b[i]);
+  return different > 0 ? a.slice(0, different).join(' ') : `${from} to ${to}`;
 }
 
 function lineOf(context: CheckContext, cord: Cord): PatchLine {
@@ -45,9 +54,14 @@ function lineOf(context: CheckContext, cord: Cord): PatchLine {
     room: rig.rooms.find((candidate) => candidate.id === room)?.name ?? '',
     from: naming.lane(cord.from),
     to: naming.lane(cord.to),
-    cordKind: stock === undefined ? '' : [stock.name, `${String(stock.lengthM)} m`, stock.colour].filter((part) => part !== '').join(', '),
+    cordKind:
+      stock === undefined
+        ? ''
+        : [stock.name, `${String(stock.lengthM)} m`, stock.colour].filter((part) => part !== '').join(', '),
     ...whyOf(context, cord),
-    breaks: opened.map((edge) => `${naming.lane(graph.lanes[edge.from]?.id ?? '')} to ${naming.lane(graph.lanes[edge.to]?.id ?? '')}`),
+    breaks: opened.map((edge) =>
+      normalName(graph.lanes[edge.from]?.name ?? '', graph.lanes[edge.to]?.name ?? ''),
+    ),
     plugged: cord.plugged,
   };
 }

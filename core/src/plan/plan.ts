@@ -56,7 +56,11 @@ export interface Plan {
   readonly failedRules: CheckReport['failedRules'];
 }
 
-function settingCell({ rig, scene }: CheckContext, planned: PlannedThread, setting: string): SettingCell | undefined {
+function settingCell(
+  { rig, scene }: CheckContext,
+  planned: PlannedThread,
+  setting: string,
+): SettingCell | undefined {
   const preamp = planned.stations.find((station) => station.role === 'preamp');
   const device = rig.devices.find((candidate) => candidate.id === preamp?.device);
   const spec = device && settingsOf(device).find((candidate) => candidate.setting === setting);
@@ -76,7 +80,12 @@ function cellsOf(context: CheckContext, planned: PlannedThread): PlanRow['cells'
     const pin = pins[role];
     const shown = pin === undefined ? station : graph.stations[graph.stationIndex.get(pin) ?? -1];
     if (shown !== undefined)
-      cells[role] = { id: shown.id, name: shown.name, pinned: pin !== undefined, passed: station?.id === shown.id };
+      cells[role] = {
+        id: shown.id,
+        name: shown.name,
+        pinned: pin !== undefined,
+        passed: station?.id === shown.id,
+      };
   }
   return cells;
 }
@@ -93,7 +102,10 @@ function insertsOf({ graph }: CheckContext, planned: PlannedThread): readonly St
 function rowOf(context: CheckContext, report: CheckReport, planned: PlannedThread): PlanRow {
   const { thread } = planned;
   const own = report.findings.filter(({ finding }) => finding.at.some((ref) => ref.id === thread.id));
-  const [gainDb, phantom] = [settingCell(context, planned, 'gainDb'), settingCell(context, planned, 'phantom')];
+  const [gainDb, phantom] = [
+    settingCell(context, planned, 'gainDb'),
+    settingCell(context, planned, 'phantom'),
+  ];
   return {
     thread,
     name: threadName(thread),
@@ -108,7 +120,11 @@ function rowOf(context: CheckContext, report: CheckReport, planned: PlannedThrea
 }
 
 /** Works out a scene whole: rows, findings in words, waivers. Runs the pipeline once. */
-export function planOf(rig: Rig, session: Session, scene: Scene): { readonly plan: Plan; readonly context: CheckContext } {
+export function planOf(
+  rig: Rig,
+  session: Session,
+  scene: Scene,
+): { readonly plan: Plan; readonly context: CheckContext } {
   const context = checkContext(rig, session, scene);
   const report = runChecks(context);
   const naming = namingOf(rig, session, context.graph);

@@ -31,11 +31,17 @@ const MOST_ENDS = 40;
 
 const isWired = (graph: SignalGraph, lane: number): boolean =>
   [graph.outgoing, graph.incoming].some(({ start, edge }) =>
-    edge.subarray(start[lane] ?? 0, start[lane + 1] ?? 0).some((index) => graph.edges[index]?.hardwire !== undefined),
+    edge
+      .subarray(start[lane] ?? 0, start[lane + 1] ?? 0)
+      .some((index) => graph.edges[index]?.hardwire !== undefined),
   );
 
 /** Rear connectors whose names answer what was typed, free ones first. */
-export function wireEnds({ graph }: CheckContext, direction: 'in' | 'out', typed: string): readonly WireEnd[] {
+export function wireEnds(
+  { graph }: CheckContext,
+  direction: 'in' | 'out',
+  typed: string,
+): readonly WireEnd[] {
   const rear = graph.lanes.filter((lane) => lane.face === 'rear' && lane.direction === direction);
   const ends = ranked(rear, (lane) => lane.name, typed).map(({ id, name, index }) => ({
     id,

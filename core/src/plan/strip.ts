@@ -99,7 +99,7 @@ const threadStrip = (context: CheckContext, planned: PlannedThread, selectedLane
 function follow(context: CheckContext, from: number, direction: 'from' | 'to'): readonly Edge[] {
   const edges: Edge[] = [];
   const seen = new Set([from]);
-  for (let lane = from; ; ) {
+  for (let lane = from; ;) {
     const edge: Edge | undefined = (direction === 'from' ? edgesFrom : edgesInto)(context.graph, lane)[0];
     const next = direction === 'from' ? edge?.to : edge?.from;
     if (edge === undefined || next === undefined || seen.has(next)) return edges;
@@ -114,7 +114,12 @@ function looseStrip(context: CheckContext, lane: number): Strip {
   const back = [...follow(context, lane, 'to')].reverse();
   const path = [...back, ...follow(context, lane, 'from')];
   const start = path[0]?.from ?? lane;
-  return stripFrom(context, context.graph.lanes[lane]?.name ?? '', ladder(context.graph, start, path, {}), lane);
+  return stripFrom(
+    context,
+    context.graph.lanes[lane]?.name ?? '',
+    ladder(context.graph, start, path, {}),
+    lane,
+  );
 }
 
 /** The lane a selection stands for. */

@@ -20,21 +20,27 @@ export function termLine(term: Term): string {
 export function edgeLines(edge: Edge | undefined, unit: 'dBu' | 'dBFS'): readonly string[] {
   if (edge === undefined) return [];
   return [
-    ...(edge.outputNoise === undefined ? [] : [`adds noise of ${formatLevel(edge.outputNoise, unit)} at its output`]),
-    ...(edge.inputNoise === undefined ? [] : [`adds noise of ${formatLevel(edge.inputNoise, 'dBu')} at its input`]),
+    ...(edge.outputNoise === undefined
+      ? []
+      : [`adds noise of ${formatLevel(edge.outputNoise, unit)} at its output`]),
+    ...(edge.inputNoise === undefined
+      ? []
+      : [`adds noise of ${formatLevel(edge.inputNoise, 'dBu')} at its input`]),
     ...(edge.delaySamples === 0 ? [] : [`${formatSamples(edge.delaySamples)} samples late`]),
     ...(edge.inverts ? ['inverts polarity'] : []),
   ];
 }
 
 const GAPS: Record<LadderGap['code'], (lane: string) => string> = {
-  'sound-level-unknown': (lane) => `No sound level is given at ${lane}, so no levels can be told. Enter it in the input list.`,
-  'crest-unknown': () => 'No crest factor is given, so no peaks can be told. Voice is about 14 dB, drums about 20 dB.',
+  'sound-level-unknown': (lane) =>
+    `No sound level is given at ${lane}, so no levels can be told. Enter it in the input list.`,
+  'crest-unknown': () =>
+    'No crest factor is given, so no peaks can be told. Voice is about 14 dB, drums about 20 dB.',
   'noise-unknown': (lane) => `The noise of ${lane} is not known, so the noise shown starts after it.`,
-  'impedance-unknown': (lane) => `An impedance on the line from ${lane} is not known, so its loading is not counted.`,
+  'impedance-unknown': (lane) =>
+    `An impedance on the line from ${lane} is not known, so its loading is not counted.`,
   'max-unknown': (lane) => `The maximum of ${lane} is not known, so nothing is said about its headroom.`,
 };
 
 /** What a missing figure keeps the ladder from telling. */
 export const gapLine = (gap: LadderGap, laneName: string): string => GAPS[gap.code](laneName);
-

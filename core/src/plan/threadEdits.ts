@@ -12,7 +12,12 @@ import type { ScenePlace } from './scenePlace';
 import { findScene } from './scenePlace';
 
 const cordAdd = (place: ScenePlace, item: Cord): EditJson => ({ type: 'cord.add', ...place, item });
-const cordRemove = (place: ScenePlace, cord: Cord): EditJson => ({ type: 'cord.remove', ...place, id: cord.id, was: cord });
+const cordRemove = (place: ScenePlace, cord: Cord): EditJson => ({
+  type: 'cord.remove',
+  ...place,
+  id: cord.id,
+  was: cord,
+});
 
 function settingSet(place: ScenePlace, scene: Scene, key: SettingKey, value: SettingValue | null): EditJson {
   return { type: 'setting.set', ...place, key, value, was: scene.settings[key] ?? null };
@@ -35,7 +40,11 @@ function after(studio: Studio, edits: readonly EditJson[]): Studio | undefined {
 }
 
 /** Routes threads of a scene (all, without `only`) and gives the edits that do it. */
-export function routeEdits(studio: Studio, place: ScenePlace, only?: readonly ThreadId[]): readonly EditJson[] {
+export function routeEdits(
+  studio: Studio,
+  place: ScenePlace,
+  only?: readonly ThreadId[],
+): readonly EditJson[] {
   const found = findScene(studio, place);
   if (found === undefined) return [];
   const { session, scene } = found;
@@ -49,7 +58,12 @@ export function routeEdits(studio: Studio, place: ScenePlace, only?: readonly Th
 }
 
 /** Edits followed by the routing of the threads they touch. Refused edits are given back as they are. */
-function thenRoute(studio: Studio, place: ScenePlace, edits: readonly EditJson[], threads: readonly ThreadId[]): readonly EditJson[] {
+function thenRoute(
+  studio: Studio,
+  place: ScenePlace,
+  edits: readonly EditJson[],
+  threads: readonly ThreadId[],
+): readonly EditJson[] {
   const next = after(studio, edits);
   return next === undefined ? edits : [...edits, ...routeEdits(next, place, threads)];
 }
@@ -61,7 +75,12 @@ export interface PreampWish {
 }
 
 /** Sets gain and 48 V on the preamp a thread came to use. */
-function preampEdits(studio: Studio, place: ScenePlace, thread: Thread, wish: PreampWish): readonly EditJson[] {
+function preampEdits(
+  studio: Studio,
+  place: ScenePlace,
+  thread: Thread,
+  wish: PreampWish,
+): readonly EditJson[] {
   const found = findScene(studio, place);
   if (found === undefined) return [];
   const graph = compile(studio.rig, found.session, found.scene);
@@ -78,14 +97,25 @@ function preampEdits(studio: Studio, place: ScenePlace, thread: Thread, wish: Pr
 }
 
 /** Adds a thread, routes it, and sets its preamp. */
-export function addThreadEdits(studio: Studio, place: ScenePlace, thread: Thread, wish: PreampWish = {}): readonly EditJson[] {
-  const edits = thenRoute(studio, place, [{ type: 'thread.add', session: place.session, item: thread }], [thread.id]);
+export function addThreadEdits(
+  studio: Studio,
+  place: ScenePlace,
+  thread: Thread,
+  wish: PreampWish = {},
+): readonly EditJson[] {
+  const edits = thenRoute(
+    studio,
+    place,
+    [{ type: 'thread.add', session: place.session, item: thread }],
+    [thread.id],
+  );
   const next = after(studio, edits);
   return next === undefined ? edits : [...edits, ...preampEdits(next, place, thread, wish)];
 }
 
 /** Fields of a thread that decide where it runs. */
-const decidesRoute = (field: string): boolean => field === 'from' || field === 'inserts' || field.startsWith('pins.');
+const decidesRoute = (field: string): boolean =>
+  field === 'from' || field === 'inserts' || field.startsWith('pins.');
 
 /** Changes one field of a thread, and routes it again where the field decides its way. */
 export function changeThreadEdits(

@@ -27,7 +27,11 @@ type Meaning =
 
 function meaningOf({ graph }: CheckContext, text: string, first: boolean): Meaning | undefined {
   if (first) {
-    const lane = ranked(graph.lanes.filter((candidate) => candidate.microphone !== undefined), (candidate) => candidate.name, text)[0];
+    const lane = ranked(
+      graph.lanes.filter((candidate) => candidate.microphone !== undefined),
+      (candidate) => candidate.name,
+      text,
+    )[0];
     return lane && { what: 'microphone', lane };
   }
   const station = ranked(graph.stations, (candidate) => candidate.name, text)[0];
@@ -46,7 +50,10 @@ function suggestions({ graph }: CheckContext, text: string, first: boolean): rea
 
 function unknown(context: CheckContext, text: string, first: boolean): string {
   const near = suggestions(context, text, first).map((name) => `“${name}”`);
-  const hint = near.length > 0 ? ` Did you mean ${near.join(', ')}?` : ' Stations are preamps, processors, room jacks, converter and DAW inputs.';
+  const hint =
+    near.length > 0
+      ? ` Did you mean ${near.join(', ')}?`
+      : ' Stations are preamps, processors, room jacks, converter and DAW inputs.';
   return `No ${first ? 'microphone' : 'station'} is called “${text}”.${hint}`;
 }
 
@@ -58,16 +65,28 @@ function unknown(context: CheckContext, text: string, first: boolean): string {
 export function typedThread(context: CheckContext, line: string): TypedThread {
   const colon = line.indexOf(':');
   const source = colon < 0 ? '' : line.slice(0, colon).trim();
-  const texts = line.slice(colon + 1).split('>').map((text) => text.trim());
+  const texts = line
+    .slice(colon + 1)
+    .split('>')
+    .map((text) => text.trim());
   const pieces: TypedPiece[] = source === '' ? [] : [{ text: source, name: source, what: 'source' }];
   let from: LaneId | undefined;
   const inserts: Thread['inserts'] = [];
   const pins: Pins = {};
   for (const [i, text] of texts.entries()) {
-    if (text === '') return { pieces, ...(i === 0 && { problem: 'Type a microphone, then the stations after it, with > between them.' }) };
+    if (text === '')
+      return {
+        pieces,
+        ...(i === 0 && { problem: 'Type a microphone, then the stations after it, with > between them.' }),
+      };
     const meaning = meaningOf(context, text, i === 0);
-    if (meaning === undefined) return { pieces: [...pieces, { text }], problem: unknown(context, text, i === 0) };
-    pieces.push({ text, what: meaning.what, name: meaning.what === 'microphone' ? meaning.lane.name : meaning.station.name });
+    if (meaning === undefined)
+      return { pieces: [...pieces, { text }], problem: unknown(context, text, i === 0) };
+    pieces.push({
+      text,
+      what: meaning.what,
+      name: meaning.what === 'microphone' ? meaning.lane.name : meaning.station.name,
+    });
     if (meaning.what === 'microphone') from = meaning.lane.id;
     else if (meaning.what === 'insert') inserts.push(meaning.station.id);
     else pins[meaning.station.role] = meaning.station.id;

@@ -4,4 +4,5 @@ export const CONNECTORS = ['xlr', 'trs', 'tt', 'db25', 'host', 'fixed'] as const
 export type Connector = (typeof CONNECTORS)[number];
 
 /** Front jacks on which a plug, on its way in, connects tip and ring to whatever they touch. */
-export const isJackBayConnector = (connector: Connector): boolean => connector === 'trs' || connector === 'tt';
+export const isJackBayConnector = (connector: Connector): boolean =>
+  connector === 'trs' || connector === 'tt';

@@ -21,7 +21,8 @@ export function lanesOf(device: Device): ReadonlyMap<LaneId, LaneFace> {
   if (known !== undefined) return known;
   const faces = new Map<LaneId, LaneFace>();
   for (const port of buildDevice(device, {}).ports)
-    for (let lane = 1; lane <= port.lanes; lane++) faces.set(laneIdOf(device.id, port.key, lane), { port, device });
+    for (let lane = 1; lane <= port.lanes; lane++)
+      faces.set(laneIdOf(device.id, port.key, lane), { port, device });
   facesOfDevice.set(device, faces);
   return faces;
 }

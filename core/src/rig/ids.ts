@@ -54,7 +54,11 @@ export const deviceIdIn = (id: LaneId | StationId): DeviceId => id.slice(0, id.i
  */
 export function idFromName(name: string, taken: ReadonlySet<string>, otherwise: string): string {
   const plain = name.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-  const base = plain.replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 48) || otherwise;
+  const base =
+    plain
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 48) || otherwise;
   let id = base;
   for (let n = 2; taken.has(id); n++) id = `${base}-${n}`;
   return id;

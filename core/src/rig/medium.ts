@@ -18,4 +18,8 @@ export type Medium = (typeof MEDIA)[number];
 
 /** Media whose levels are in dBu. The other media carry numbers, not volts. */
 export const isAnalogue = (medium: Medium): boolean =>
-  medium === 'mic' || medium === 'line' || medium === 'instrument' || medium === 'speaker' || medium === 'phones';
+  medium === 'mic' ||
+  medium === 'line' ||
+  medium === 'instrument' ||
+  medium === 'speaker' ||
+  medium === 'phones';

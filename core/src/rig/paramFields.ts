@@ -28,7 +28,13 @@ interface JsonField {
 
 function fieldOf(key: string, json: JsonField, required: readonly string[]): ParamField {
   const kind =
-    json.enum !== undefined ? 'choice' : json.type === 'boolean' ? 'switch' : json.type === 'array' ? 'numbers' : 'number';
+    json.enum !== undefined
+      ? 'choice'
+      : json.type === 'boolean'
+        ? 'switch'
+        : json.type === 'array'
+          ? 'numbers'
+          : 'number';
   return {
     key,
     kind,
@@ -41,7 +47,9 @@ function fieldOf(key: string, json: JsonField, required: readonly string[]): Par
 function formOf({ type, title, what, params }: DeviceType): TypeForm {
   const schema = z.toJSONSchema(params, { io: 'input', unrepresentable: 'any' });
   const required = schema.required ?? [];
-  const fields = Object.entries(schema.properties ?? {}).map(([key, json]) => fieldOf(key, json as JsonField, required));
+  const fields = Object.entries(schema.properties ?? {}).map(([key, json]) =>
+    fieldOf(key, json as JsonField, required),
+  );
   return { type, title, what, fields };
 }
 

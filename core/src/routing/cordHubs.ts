@@ -44,7 +44,9 @@ export function cordHubs(graph: SignalGraph, stocks: readonly CordStock[]): Cord
         hubs.push({
           stock: stock.id,
           costPerCord: ROUTING_COST.cord + ROUTING_COST.cordPerMetre * stock.lengthM,
-          inputs: inputs.filter((lane) => lane.room === room && lane.connector === to).map((lane) => lane.index),
+          inputs: inputs
+            .filter((lane) => lane.room === room && lane.connector === to)
+            .map((lane) => lane.index),
         });
       }
   return {

@@ -33,7 +33,7 @@ const asPatched = (graph: SignalGraph, conducts: (edge: Edge) => boolean): Searc
 function stationsOn(graph: SignalGraph, path: readonly Edge[]): readonly GraphStation[] {
   return path.flatMap((edge) => {
     const station = graph.stations[graph.stationEndingAt[edge.to] ?? -1];
-    return station !== undefined && station.in === edge.from ? [station] : [];
+    return station?.in === edge.from ? [station] : [];
   });
 }
 

@@ -45,7 +45,13 @@ function freeCordId(thread: Thread, cords: readonly Cord[]): CordId {
 }
 
 /** The cords of the new way; one that is where it was before keeps its id and stays plugged. */
-function cordsFor(thread: Thread, hops: readonly Hop[], before: readonly Cord[], others: readonly Cord[], graph: SignalGraph): readonly Cord[] {
+function cordsFor(
+  thread: Thread,
+  hops: readonly Hop[],
+  before: readonly Cord[],
+  others: readonly Cord[],
+  graph: SignalGraph,
+): readonly Cord[] {
   const made: Cord[] = [];
   for (const hop of hops) {
     if (hop.kind !== 'cord') continue;
@@ -82,16 +88,26 @@ export function route(rig: Rig, session: Session, scene: Scene, only?: readonly 
     const graph = compile(rig, session, within(scene, others, settings));
     const surroundings: Surroundings = {
       graph,
-      occupancy: occupancy(graph, active.filter((other) => other.id !== thread.id)),
+      occupancy: occupancy(
+        graph,
+        active.filter((other) => other.id !== thread.id),
+      ),
       stocks: stocksLeft(rig.cords, others),
     };
     const result = routeThread(surroundings, thread);
     if (!result.found) {
-      outcomes.push({ thread: thread.id, routed: false, obstacle: diagnose(surroundings, thread, result, rig.cords) });
+      outcomes.push({
+        thread: thread.id,
+        routed: false,
+        obstacle: diagnose(surroundings, thread, result, rig.cords),
+      });
       continue;
     }
     cords = [...others, ...cordsFor(thread, result.hops, own, others, graph)];
-    settings = { ...settings, ...carrySettings(rig, within(scene, cords, settings), before.stations, result.hops, graph) };
+    settings = {
+      ...settings,
+      ...carrySettings(rig, within(scene, cords, settings), before.stations, result.hops, graph),
+    };
     outcomes.push({ thread: thread.id, routed: true, cost: result.cost, kept: false });
   }
   return { cords, settings, outcomes };

@@ -3,12 +3,23 @@ export type Path = readonly (string | number)[];
 
 /** What can be wrong with a studio document beyond the shape of its fields. Figures and ids, no prose. */
 export type Problem =
-  | { readonly code: 'not-json'; readonly path: Path; readonly line: number; readonly column: number; readonly detail: string }
+  | {
+      readonly code: 'not-json';
+      readonly path: Path;
+      readonly line: number;
+      readonly column: number;
+      readonly detail: string;
+    }
   | { readonly code: 'wrong-format'; readonly path: Path; readonly found: string; readonly expected: string }
   | { readonly code: 'wrong-shape'; readonly path: Path; readonly detail: string }
   | { readonly code: 'duplicate-id'; readonly path: Path; readonly id: string; readonly firstAt: Path }
   | { readonly code: 'dangling'; readonly path: Path; readonly kind: ReferenceKind; readonly id: string }
-  | { readonly code: 'wrong-direction'; readonly path: Path; readonly id: string; readonly needs: 'in' | 'out' }
+  | {
+      readonly code: 'wrong-direction';
+      readonly path: Path;
+      readonly id: string;
+      readonly needs: 'in' | 'out';
+    }
   | { readonly code: 'not-a-jack'; readonly path: Path; readonly id: string }
   | { readonly code: 'not-wirable'; readonly path: Path; readonly id: string }
   | { readonly code: 'jack-taken'; readonly path: Path; readonly id: string; readonly byCord: string }

@@ -11,10 +11,13 @@ const MISFIT: Record<string, string> = {
 type Wording = { readonly [C in Problem['code']]: (problem: Extract<Problem, { code: C }>) => string };
 
 const WORDING: Wording = {
-  'not-json': (p) => `This is not JSON: ${p.detail} (line ${p.line}, column ${p.column}). Mend the file there, or export it again.`,
-  'wrong-format': (p) => `The format is ${p.found}; this program reads ${p.expected}. Open the file with the version that wrote it, and export it from there.`,
+  'not-json': (p) =>
+    `This is not JSON: ${p.detail} (line ${p.line}, column ${p.column}). Mend the file there, or export it again.`,
+  'wrong-format': (p) =>
+    `The format is ${p.found}; this program reads ${p.expected}. Open the file with the version that wrote it, and export it from there.`,
   'wrong-shape': (p) => `${p.detail}.`,
-  'duplicate-id': (p) => `The id “${p.id}” stands twice; the first is at ${pathText(p.firstAt)}. Give one of them another id.`,
+  'duplicate-id': (p) =>
+    `The id “${p.id}” stands twice; the first is at ${pathText(p.firstAt)}. Give one of them another id.`,
   dangling: (p) => `There is no ${p.kind} “${p.id}”. Add it, or point to one that exists.`,
   'wrong-direction': (p) =>
     p.needs === 'out'
@@ -22,7 +25,8 @@ const WORDING: Wording = {
       : `“${p.id}” is an output, but a cable ends at an input. Choose an input.`,
   'not-a-jack': (p) => `“${p.id}” is not a front face, so no cord can be plugged there. Choose a jack.`,
   'not-wirable': (p) => `“${p.id}” is inside its device, so nothing can be wired to it. Choose a connector.`,
-  'jack-taken': (p) => `“${p.id}” already holds the plug of cord “${p.byCord}”. A jack takes one plug; choose another.`,
+  'jack-taken': (p) =>
+    `“${p.id}” already holds the plug of cord “${p.byCord}”. A jack takes one plug; choose another.`,
   'wrong-role': (p) => `“${p.id}” is not a ${p.needs}. Choose a station of that kind.`,
   'setting-misfit': (p) => `“${p.id}” cannot be set so: ${MISFIT[p.why] ?? p.why}.`,
 };

@@ -15,7 +15,9 @@ function hardwireProblems(wire: Hardwire, path: Path, index: RigIndex): readonly
 export function rigProblems(rig: Rig, index: RigIndex): readonly Problem[] {
   const rooms = new Set(rig.rooms.map((room) => room.id));
   const homeless = rig.devices.flatMap(({ room }, i): Problem[] =>
-    rooms.has(room) ? [] : [{ code: 'dangling', path: ['rig', 'devices', i, 'room'], kind: 'room', id: room }],
+    rooms.has(room)
+      ? []
+      : [{ code: 'dangling', path: ['rig', 'devices', i, 'room'], kind: 'room', id: room }],
   );
   return [
     ...duplicateIds(rig.rooms, ['rig', 'rooms']),

@@ -8,7 +8,12 @@ import type { Path, Problem } from './problem';
 import type { RigIndex } from './rigIndex';
 import type { Cord, Scene } from './sessionSchema';
 
-function cordProblems(cord: Cord, path: Path, index: RigIndex, threads: ReadonlySet<ThreadId>): readonly Problem[] {
+function cordProblems(
+  cord: Cord,
+  path: Path,
+  index: RigIndex,
+  threads: ReadonlySet<ThreadId>,
+): readonly Problem[] {
   const problems = [
     ...endProblems(cord.from, 'out', 'cord', [...path, 'from'], index),
     ...endProblems(cord.to, 'in', 'cord', [...path, 'to'], index),

@@ -33,8 +33,16 @@ export const threadSchema = z.strictObject({
   /** The output lane the thread starts from: a microphone. */
   from: laneIdSchema,
   /** Expected sound level at the microphone, and crest factor of the source. */
-  levelDbSpl: z.number().min(0, 'a sound level from 0 to 160 dB SPL').max(160, 'a sound level from 0 to 160 dB SPL').optional(),
-  crestDb: z.number().min(0, 'a crest factor from 0 to 40 dB').max(40, 'a crest factor from 0 to 40 dB').optional(),
+  levelDbSpl: z
+    .number()
+    .min(0, 'a sound level from 0 to 160 dB SPL')
+    .max(160, 'a sound level from 0 to 160 dB SPL')
+    .optional(),
+  crestDb: z
+    .number()
+    .min(0, 'a crest factor from 0 to 40 dB')
+    .max(40, 'a crest factor from 0 to 40 dB')
+    .optional(),
   /** Processors to pass, in order. */
   inserts: z.array(stationIdSchema),
   trackName: text,

@@ -17,7 +17,9 @@ function stationProblem(id: StationId, needs: StationRole, path: Path, index: Ri
 function sourceProblem(thread: Thread, path: Path, index: RigIndex): readonly Problem[] {
   const lane = index.lane(thread.from);
   if (lane === undefined) return [{ code: 'dangling', path, kind: 'lane', id: thread.from }];
-  return lane.port.direction === 'out' ? [] : [{ code: 'wrong-direction', path, id: thread.from, needs: 'out' }];
+  return lane.port.direction === 'out'
+    ? []
+    : [{ code: 'wrong-direction', path, id: thread.from, needs: 'out' }];
 }
 
 /** What does not hold between the threads of a session, its scenes and the rig. */

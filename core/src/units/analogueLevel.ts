@@ -19,4 +19,5 @@ export const SINE_CREST_DB = 10 * Math.log10(2);
  * Where a signal's peaks sit on a scale whose maximum is quoted for a sine: a full-scale sine has its
  * RMS at the maximum, so a signal of crest factor C peaks C - 3.01 dB over its own RMS on that scale.
  */
-export const peakOnSineScale = (nominal: number, crestDb: number): number => nominal + crestDb - SINE_CREST_DB;
+export const peakOnSineScale = (nominal: number, crestDb: number): number =>
+  nominal + crestDb - SINE_CREST_DB;

@@ -42,7 +42,9 @@ export function check(request: CliRequest): Answer {
     findings: plan.findings.map(output),
     idleWaivers: plan.idleWaivers.map(({ id, reason }) => ({ id, reason })),
   };
-  const summary = Object.entries(counts).map(([name, n]) => `${String(n)} ${name}`).join(', ');
+  const summary = Object.entries(counts)
+    .map(([name, n]) => `${String(n)} ${name}`)
+    .join(', ');
   const text = [titleOf(request), ...plan.findings.map(textOf), summary].join('\n');
   return { text, json, exitCode: counts.error > 0 ? 1 : 0 };
 }

@@ -10,7 +10,11 @@ import { USAGE } from './usage';
 const RUN: Record<CommandName, (request: CliRequest) => Answer> = { check, trace, levels, route };
 
 /** Runs one command line. Answers go to `print`, refusals to `complain`; returns the exit code. */
-export function ft(argv: readonly string[], print: (text: string) => void, complain: (text: string) => void): 0 | 1 | 2 {
+export function ft(
+  argv: readonly string[],
+  print: (text: string) => void,
+  complain: (text: string) => void,
+): 0 | 1 | 2 {
   try {
     const request = readRequest(argv);
     if (request === undefined) {

@@ -1,7 +1,11 @@
 import type { CliRequest } from './request';
 
 /** What every JSON answer starts with. */
-export const headOf = ({ studio, session, scene }: CliRequest): { studio: string; session: string; scene: string } => ({
+export const headOf = ({
+  studio,
+  session,
+  scene,
+}: CliRequest): { studio: string; session: string; scene: string } => ({
   studio: studio.name,
   session: session.name,
   scene: scene.name,

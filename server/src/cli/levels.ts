@@ -38,7 +38,8 @@ const output = (strip: Strip): ThreadLevels => ({
   gaps: [...strip.gaps],
 });
 
-const figure = (value: number | undefined): string => (value === undefined ? '?' : formatGain(value)).padStart(8);
+const figure = (value: number | undefined): string =>
+  (value === undefined ? '?' : formatGain(value)).padStart(8);
 
 function text(thread: ThreadLevels): string {
   const head = `${thread.name}${thread.complete ? '' : '  (incomplete)'}\n${'nominal'.padStart(9)}${'peak'.padStart(8)}${'noise'.padStart(8)}${'max'.padStart(8)}`;

@@ -34,7 +34,9 @@ const OPTIONS = {
   help: { type: 'boolean', short: 'h', default: false },
 } as const;
 
-function parsed(argv: readonly string[]): ReturnType<typeof parseArgs<{ options: typeof OPTIONS; allowPositionals: true }>> {
+function parsed(
+  argv: readonly string[],
+): ReturnType<typeof parseArgs<{ options: typeof OPTIONS; allowPositionals: true }>> {
   try {
     return parseArgs({ args: [...argv], options: OPTIONS, allowPositionals: true });
   } catch (error) {
@@ -58,8 +60,13 @@ function studioIn(file: string): Studio {
 }
 
 /** Finds a session or scene by name or id; without one asked for, the first. */
-function named<T extends { readonly id: string; readonly name: string }>(items: readonly T[], wanted: string | undefined, what: string): T {
-  const found = wanted === undefined ? items[0] : items.find((item) => item.id === wanted || item.name === wanted);
+function named<T extends { readonly id: string; readonly name: string }>(
+  items: readonly T[],
+  wanted: string | undefined,
+  what: string,
+): T {
+  const found =
+    wanted === undefined ? items[0] : items.find((item) => item.id === wanted || item.name === wanted);
   if (found !== undefined) return found;
   const there = items.map((item) => `“${item.name}”`).join(', ') || 'none';
   throw new BadInput(`There is no ${what} “${wanted ?? ''}”. The bundle has: ${there}.`);
@@ -68,13 +75,22 @@ function named<T extends { readonly id: string; readonly name: string }>(items: 
 /** Reads a command line. Throws `BadInput` with the remedy in its message; undefined when help was asked for. */
 export function readRequest(argv: readonly string[]): CliRequest | undefined {
   const { values, positionals } = parsed(argv);
-  if (values.help === true) return undefined;
+  if (values.help) return undefined;
   const [word, file, ...rest] = positionals;
   const command = COMMANDS.find((candidate) => candidate === word);
   if (command === undefined || file === undefined || rest.length > 0) throw new BadInput(USAGE);
   const studio = studioIn(file);
   const session = named(studio.sessions, values.session, 'session');
   const scene = named(session.scenes, values.scene, 'scene');
-  const { from, to, out, json = false } = values;
-  return { command, studio, session, scene, json, ...(from && { from }), ...(to && { to }), ...(out && { out }) };
+  const { from, to, out, json } = values;
+  return {
+    command,
+    studio,
+    session,
+    scene,
+    json,
+    ...(from && { from }),
+    ...(to && { to }),
+    ...(out && { out }),
+  };
 }

@@ -46,7 +46,10 @@ export function route(request: CliRequest): Answer {
     settings,
   };
   write(request);
-  const threadLines = threads.map(({ name, routed, kept, because }) => `${kept ? 'kept    ' : routed ? 'routed  ' : 'no way  '}${name}${because === undefined ? '' : `\n        ${because}`}`);
+  const threadLines = threads.map(
+    ({ name, routed, kept, because }) =>
+      `${kept ? 'kept    ' : routed ? 'routed  ' : 'no way  '}${name}${because === undefined ? '' : `\n        ${because}`}`,
+  );
   const cordLines = cords.map((cord) => `cord    ${naming.lane(cord.from)} → ${naming.lane(cord.to)}`);
   return {
     text: [titleOf(request), ...threadLines, ...cordLines].join('\n'),

@@ -15,7 +15,9 @@ function hops(graph: SignalGraph, path: readonly Edge[]): TraceOutput['paths'][n
     return { lane: lane?.id ?? '', name: lane?.name ?? '' };
   };
   const first = path[0];
-  return first === undefined ? [] : [name(first.from), ...path.map((edge) => ({ ...name(edge.to), kind: edge.kind }))];
+  return first === undefined
+    ? []
+    : [name(first.from), ...path.map((edge) => ({ ...name(edge.to), kind: edge.kind }))];
 }
 
 const pathText = (path: TraceOutput['paths'][number]): string =>
@@ -40,7 +42,12 @@ export function trace(request: CliRequest): Answer {
     loops: loops.map((edge) => ({ from: id(edge.from), to: id(edge.to) })),
     cut,
   };
-  const body = json.paths.map((path, i) => `Path ${String(i + 1)} of ${String(paths.length)}\n${pathText(path)}`);
-  const none = paths.length === 0 ? [`Nothing is connected ${direction === 'from' ? 'after' : 'before'} ${start.name}.`] : [];
+  const body = json.paths.map(
+    (path, i) => `Path ${String(i + 1)} of ${String(paths.length)}\n${pathText(path)}`,
+  );
+  const none =
+    paths.length === 0
+      ? [`Nothing is connected ${direction === 'from' ? 'after' : 'before'} ${start.name}.`]
+      : [];
   return { text: [titleOf(request), ...none, ...body].join('\n'), json, exitCode: 0 };
 }

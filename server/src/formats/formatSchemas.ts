@@ -11,7 +11,8 @@ import { CATALOGUE } from '@ft/core/rig/catalogue/catalogue';
 type JsonSchema = Record<string, unknown>;
 
 /** JSON Schema 2020-12 of what goes into the program: defaults are optional there. */
-const ofInput = (schema: z.ZodType): JsonSchema => z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' });
+const ofInput = (schema: z.ZodType): JsonSchema =>
+  z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' });
 
 /** The bundle, with the parameters of every catalogue type beside it. */
 function bundleWithTypes(): JsonSchema {

@@ -12,7 +12,11 @@ export const routes: Routes = [
     loadComponent: () => import('./shell/shell').then((m) => m.Shell),
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'track' },
-      { path: 'rig', title: 'Rig · Faithful Thread', loadComponent: () => import('./rig/rig-page').then((m) => m.RigPage) },
+      {
+        path: 'rig',
+        title: 'Rig · Faithful Thread',
+        loadComponent: () => import('./rig/rig-page').then((m) => m.RigPage),
+      },
       {
         path: 'track',
         title: 'Track · Faithful Thread',

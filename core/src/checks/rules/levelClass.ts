@@ -32,7 +32,9 @@ function run(context: CheckContext): readonly Finding[] {
     return net.loads.flatMap((index): Finding[] => {
       const input = graph.lanes[index];
       if (input === undefined || !clashes(driver, input)) return [];
-      const threads = context.threads.filter((planned) => planned.start === net.driver || planned.path.some((edge) => edge.from === net.driver));
+      const threads = context.threads.filter(
+        (planned) => planned.start === net.driver || planned.path.some((edge) => edge.from === net.driver),
+      );
       return [
         {
           rule: 'level-class',
@@ -54,6 +56,7 @@ export const levelClass: Rule = {
   severity: 'error',
   stage: 'track',
   why: 'Mic, line, instrument and loudspeaker levels lie 30 to 60 dB apart and want different impedances; joined without the box between them, the signal is lost in noise or far over, and gear can be harmed.',
-  limits: 'Follows copper only: cords, wires, normals. What a device does inside is its catalogue entry’s word.',
+  limits:
+    'Follows copper only: cords, wires, normals. What a device does inside is its catalogue entry’s word.',
   run,
 };

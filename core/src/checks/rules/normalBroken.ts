@@ -12,7 +12,11 @@ function missedNormals({ graph }: CheckContext, planned: PlannedThread): readonl
 }
 
 /** The jack and cord that hold a normal open, other than the thread's own cords. */
-function breaker({ graph, scene }: CheckContext, normal: Edge, own: PlannedThread): { jack: number; cord: CordId } | undefined {
+function breaker(
+  { graph, scene }: CheckContext,
+  normal: Edge,
+  own: PlannedThread,
+): { jack: number; cord: CordId } | undefined {
   for (const jack of normal.openedBy) {
     const id = graph.plugAt.get(jack);
     const cord = scene.cords.find((candidate) => candidate.id === id);
@@ -27,7 +31,9 @@ function run(context: CheckContext): readonly Finding[] {
     if (planned.complete) return [];
     return missedNormals(context, planned).flatMap((normal): Finding[] => {
       const found = breaker(context, normal, planned);
-      const [from, to, jack] = [normal.from, normal.to, found?.jack ?? -1].map((lane) => graph.lanes[lane]?.id);
+      const [from, to, jack] = [normal.from, normal.to, found?.jack ?? -1].map(
+        (lane) => graph.lanes[lane]?.id,
+      );
       if (found === undefined || from === undefined || to === undefined || jack === undefined) return [];
       return [
         {

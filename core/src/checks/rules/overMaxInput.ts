@@ -9,7 +9,12 @@ import type { Rule } from '../rule';
 type Figures = Extract<FindingDetail, { rule: 'over-max-input' }>['figures'];
 
 /** The preamp before a rung, and the gain in whole decibels that would bring the peak under the maximum. */
-function turnDown(context: CheckContext, planned: PlannedThread, rung: number, overDb: number): Figures['turnDown'] {
+function turnDown(
+  context: CheckContext,
+  planned: PlannedThread,
+  rung: number,
+  overDb: number,
+): Figures['turnDown'] {
   const edgesBefore = planned.path.slice(0, rung);
   const preamp = planned.stations.find((station) => station.role === 'preamp');
   if (preamp === undefined || !edgesBefore.some((edge) => edge.to === preamp.out)) return undefined;
@@ -24,7 +29,9 @@ function turnDown(context: CheckContext, planned: PlannedThread, rung: number, o
 /** The lowest reference position of the converter channel that would take the peak. */
 function higherReference(context: CheckContext, planned: PlannedThread, rung: number): number | undefined {
   const entered = planned.ladder.rungs[rung];
-  const converter = planned.stations.find((station) => station.role === 'converter' && station.in === entered?.lane);
+  const converter = planned.stations.find(
+    (station) => station.role === 'converter' && station.in === entered?.lane,
+  );
   const device = context.rig.devices.find((candidate) => candidate.id === converter?.device);
   const spec = device && settingsOf(device).find((candidate) => candidate.setting === 'adcReferenceDbu');
   const peak = entered?.peak ?? Infinity;
@@ -33,7 +40,9 @@ function higherReference(context: CheckContext, planned: PlannedThread, rung: nu
 
 /** The first rung of each thread that is over: what comes after it is over because of it. */
 function firstOver(planned: PlannedThread): number {
-  return planned.ladder.rungs.findIndex((rung) => rung.headroomDb !== undefined && rung.headroomDb < -TOLERANCE.levelDb);
+  return planned.ladder.rungs.findIndex(
+    (rung) => rung.headroomDb !== undefined && rung.headroomDb < -TOLERANCE.levelDb,
+  );
 }
 
 function run(context: CheckContext): readonly Finding[] {

@@ -13,18 +13,24 @@ function run(context: CheckContext): readonly Finding[] {
     const cords = line.flatMap((lane) => edgesInto(graph, lane).filter((edge) => edge.kind === 'cord'));
     const onJackBay = cords.filter((edge) => {
       const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
-      return [from, to].some((lane) => lane !== undefined && lane.medium === 'any' && isJackBayConnector(lane.connector));
+      return [from, to].some((lane) => lane?.medium === 'any' && isJackBayConnector(lane.connector));
     });
     if (onJackBay.length === 0) return [];
-    const jacks = onJackBay.flatMap((edge) => [edge.from, edge.to]).flatMap((lane) => graph.lanes[lane]?.id ?? []);
-    const threads = context.threads.filter((thread) => thread.stations.some((passed) => passed.id === station.id));
+    const jacks = onJackBay
+      .flatMap((edge) => [edge.from, edge.to])
+      .flatMap((lane) => graph.lanes[lane]?.id ?? []);
+    const threads = context.threads.filter((thread) =>
+      thread.stations.some((passed) => passed.id === station.id),
+    );
     return [
       {
         rule: 'phantom-on-jack-bay',
         at: [
           ...threads.map(({ thread }) => ({ kind: 'thread', id: thread.id }) as const),
           { kind: 'station', id: station.id },
-          ...onJackBay.flatMap((edge) => (edge.cord === undefined ? [] : [{ kind: 'cord', id: edge.cord } as const])),
+          ...onJackBay.flatMap((edge) =>
+            edge.cord === undefined ? [] : [{ kind: 'cord', id: edge.cord } as const],
+          ),
         ],
         figures: { jacks },
       },

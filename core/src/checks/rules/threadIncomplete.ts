@@ -7,7 +7,10 @@ import type { Obstacle } from '../../routing/diagnose';
 import type { Rule } from '../rule';
 
 /** The nearest free way: the cords the router would plug, or what stands against it. */
-function nearestWay({ rig, session, scene }: CheckContext, planned: PlannedThread): readonly ProposedCord[] | Obstacle {
+function nearestWay(
+  { rig, session, scene }: CheckContext,
+  planned: PlannedThread,
+): readonly ProposedCord[] | Obstacle {
   const { cords, outcomes } = route(rig, session, scene, [planned.thread.id]);
   const outcome = outcomes[0];
   if (outcome?.routed === false) return outcome.obstacle;
@@ -43,6 +46,7 @@ export const threadIncomplete: Rule = {
   severity: 'error',
   stage: 'track',
   why: 'A leg without a realisation is a silent track, usually found when the artist is already playing.',
-  limits: 'The way proposed is the cheapest for this thread alone; it leaves all other threads where they are.',
+  limits:
+    'The way proposed is the cheapest for this thread alone; it leaves all other threads where they are.',
   run,
 };

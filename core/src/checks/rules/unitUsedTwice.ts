@@ -1,4 +1,5 @@
 import type { GraphStation } from '../../graph/signalGraph';
+import { STATION_ROLES } from '../../rig/deviceModel';
 import type { StationId } from '../../rig/ids';
 import type { CheckContext, PlannedThread } from '../context';
 import type { Finding } from '../finding';
@@ -9,7 +10,7 @@ function wanted({ threads }: CheckContext): ReadonlyMap<StationId, ReadonlySet<P
   const users = new Map<StationId, Set<PlannedThread>>();
   for (const planned of threads) {
     const passed = planned.complete ? planned.stations.map((station: GraphStation) => station.id) : [];
-    const pinned = Object.values(planned.thread.pins).filter((id) => id !== undefined);
+    const pinned = STATION_ROLES.flatMap((role) => planned.thread.pins[role] ?? []);
     for (const id of [...passed, ...planned.thread.inserts, ...pinned])
       users.set(id, (users.get(id) ?? new Set()).add(planned));
   }

@@ -40,7 +40,10 @@ function settings({ adcs, dacs, referenceDbu, initialReferenceDbu }: Params): re
     initial: initialReferenceDbu,
     range,
   });
-  return [spec('adcReferenceDbu', 'Input reference', adcs), spec('dacReferenceDbu', 'Output reference', dacs)];
+  return [
+    spec('adcReferenceDbu', 'Input reference', adcs),
+    spec('dacReferenceDbu', 'Output reference', dacs),
+  ];
 }
 
 function analoguePort(direction: 'in' | 'out', block: number, p: Params): Port {
@@ -57,9 +60,7 @@ function analoguePort(direction: 'in' | 'out', block: number, p: Params): Port {
     connector: 'db25',
     face: 'rear',
     balanced: true,
-    ...(direction === 'in'
-      ? { input: { loadOhm: p.inputOhm } }
-      : { output: { sourceOhm: p.outputOhm } }),
+    ...(direction === 'in' ? { input: { loadOhm: p.inputOhm } } : { output: { sourceOhm: p.outputOhm } }),
   };
 }
 

@@ -6,7 +6,10 @@ export const channelCount = (most: number): z.ZodNumber =>
 
 export const impedanceOhm = z.number().positive('an impedance is above zero ohms').max(1e9);
 
-export const levelDbu = z.number().min(-200, 'a level from -200 to +60 dBu').max(60, 'a level from -200 to +60 dBu');
+export const levelDbu = z
+  .number()
+  .min(-200, 'a level from -200 to +60 dBu')
+  .max(60, 'a level from -200 to +60 dBu');
 
 export const latencySamples = z.number().min(0, 'a latency is zero or more samples').max(100_000);
 

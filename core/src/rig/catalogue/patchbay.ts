@@ -59,17 +59,15 @@ export const patchbay = deviceType({
     const numbers = numbersTo(columns);
     return {
       ports: numbers.flatMap((column) =>
-        FACES.map(
-          ({ key, name, direction, face }): Port => ({
-            key: `${key}-${column}`,
-            name: `${column} ${name}`,
-            direction,
-            medium: 'any',
-            lanes: 1,
-            connector: face === 'front' ? connector : 'fixed',
-            face,
-          }),
-        ),
+        FACES.map(({ key, name, direction, face }): Port => ({
+          key: `${key}-${column}`,
+          name: `${column} ${name}`,
+          direction,
+          medium: 'any',
+          lanes: 1,
+          connector: face === 'front' ? connector : 'fixed',
+          face,
+        })),
       ),
       routes: numbers.flatMap((column) => columnRoutes(column, normalling)),
       stations: [],

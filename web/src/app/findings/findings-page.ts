@@ -20,8 +20,12 @@ export class FindingsPage {
   protected readonly plan = this.store.selectSignal(planFeature.selectPlan);
   protected readonly selected = this.store.selectSignal(planFeature.selectFindingKey);
   protected readonly signs = SIGNS;
-  protected readonly open = computed(() => this.plan()?.findings.filter((it) => it.waivedFor === undefined) ?? []);
-  protected readonly waived = computed(() => this.plan()?.findings.filter((it) => it.waivedFor !== undefined) ?? []);
+  protected readonly open = computed(
+    () => this.plan()?.findings.filter((it) => it.waivedFor === undefined) ?? [],
+  );
+  protected readonly waived = computed(
+    () => this.plan()?.findings.filter((it) => it.waivedFor !== undefined) ?? [],
+  );
 
   protected select(finding: FindingView): void {
     this.store.dispatch(PlanActions.selectFinding({ key: finding.key }));

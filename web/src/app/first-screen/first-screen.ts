@@ -19,7 +19,9 @@ export class FirstScreen implements OnInit {
   private readonly router = inject(Router);
 
   protected readonly studios = signal<readonly StudioSummary[] | undefined>(undefined);
-  protected readonly trouble = signal<{ message: string; problems: readonly string[] } | undefined>(undefined);
+  protected readonly trouble = signal<{ message: string; problems: readonly string[] } | undefined>(
+    undefined,
+  );
   protected readonly busy = signal('');
   /** The studio about to be removed, until it is confirmed. */
   protected readonly removing = signal('');
@@ -86,7 +88,8 @@ export class FirstScreen implements OnInit {
       next: ({ studio }) => {
         const session = studio.sessions[0];
         const scene = session?.scenes[0];
-        if (session === undefined || scene === undefined) this.trouble.set({ message: 'This studio has no session.', problems: [] });
+        if (session === undefined || scene === undefined)
+          this.trouble.set({ message: 'This studio has no session.', problems: [] });
         else void this.router.navigate(['/studio', id, session.id, scene.id, stage]);
       },
       error: (error: unknown) => {

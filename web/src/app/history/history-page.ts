@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { catchError, combineLatest, EMPTY, switchMap } from 'rxjs';
+import { catchError, EMPTY, switchMap } from 'rxjs';
 import type { HistoryLine } from '@ft/contract/api';
 import { Api } from '../state/api.service';
 import { authorId } from '../state/author';
@@ -21,7 +21,9 @@ import { studioFeature } from '../state/studio.feature';
       </div>
       @if (entries(); as list) {
         @if (list.length === 0) {
-          <p class="empty">Nothing has been changed yet. Each change will stand here with its time, and can be taken back.</p>
+          <p class="empty">
+            Nothing has been changed yet. Each change will stand here with its time, and can be taken back.
+          </p>
         } @else {
           <table class="sheet">
             <thead>
@@ -42,7 +44,13 @@ import { studioFeature } from '../state/studio.feature';
                   <td class="quiet">{{ entry.author === me ? 'you' : 'another browser' }}</td>
                   <td>
                     @if (entry.undoes === undefined) {
-                      <button type="button" (click)="takeBack(entry)" [attr.aria-label]="'Take back: ' + entry.label">Take back</button>
+                      <button
+                        type="button"
+                        (click)="takeBack(entry)"
+                        [attr.aria-label]="'Take back: ' + entry.label"
+                      >
+                        Take back
+                      </button>
                     }
                   </td>
                 </tr>
@@ -60,9 +68,13 @@ export class HistoryPage {
   private readonly api = inject(Api);
   protected readonly me = authorId();
   protected readonly entries = toSignal(
-    combineLatest([this.store.select(studioFeature.selectStudioId), this.store.select(studioFeature.selectRevision)]).pipe(
-      switchMap(([id]) => (id === null ? EMPTY : this.api.history(id).pipe(catchError(() => EMPTY)))),
-    ),
+    this.store
+      .select(studioFeature.selectHistoryPlace)
+      .pipe(
+        switchMap(({ studioId }) =>
+          studioId === null ? EMPTY : this.api.history(studioId).pipe(catchError(() => EMPTY)),
+        ),
+      ),
   );
 
   protected takeBack(entry: HistoryLine): void {

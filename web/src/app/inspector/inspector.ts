@@ -28,7 +28,9 @@ export class Inspector {
   protected readonly level = formatLevel;
   protected readonly db = formatDb;
 
-  protected readonly hopPlace = computed(() => `${String(this.hopIndex() + 1)} of ${String(this.strip()?.hops.length ?? 0)}`);
+  protected readonly hopPlace = computed(
+    () => `${String(this.hopIndex() + 1)} of ${String(this.strip()?.hops.length ?? 0)}`,
+  );
   /** The reason being typed for a waiver; it survives a reload like every other text. */
   protected readonly reason = linkedSignal(() => this.drafts()[this.waiverKey()] ?? '');
 
@@ -55,7 +57,9 @@ export class Inspector {
 
   protected unwaive(finding: FindingView): void {
     const edit = { type: 'waiver.remove', session: this.place()?.session, id: finding.key };
-    this.store.dispatch(StudioActions.change({ label: `Take back the waiver: ${finding.title}`, edits: [edit] }));
+    this.store.dispatch(
+      StudioActions.change({ label: `Take back the waiver: ${finding.title}`, edits: [edit] }),
+    );
   }
 
   protected close(): void {

@@ -20,7 +20,9 @@ export class PatchListPage {
   private readonly selection = this.store.selectSignal(planFeature.selectSelection);
   protected readonly lines = this.store.selectSignal(planFeature.selectPatchLines);
   protected readonly rooms = computed(() => [...new Set(this.lines().map((line) => line.room))]);
-  protected readonly powered = computed(() => this.lines().some((line) => line.thread !== '' && !line.plugged));
+  protected readonly powered = computed(() =>
+    this.lines().some((line) => line.thread !== '' && !line.plugged),
+  );
 
   protected linesIn(room: string): readonly PatchLine[] {
     return this.lines().filter((line) => line.room === room);
@@ -40,7 +42,14 @@ export class PatchListPage {
   }
 
   protected tick(line: PatchLine): void {
-    const edit = { type: 'cord.set', ...this.place(), id: line.cord, field: 'plugged', value: !line.plugged, was: line.plugged };
+    const edit = {
+      type: 'cord.set',
+      ...this.place(),
+      id: line.cord,
+      field: 'plugged',
+      value: !line.plugged,
+      was: line.plugged,
+    };
     const label = `${line.plugged ? 'Pulled' : 'Plugged'} ${line.from} to ${line.to}`;
     this.store.dispatch(StudioActions.change({ label, edits: [edit] }));
   }

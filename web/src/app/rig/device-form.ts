@@ -30,23 +30,31 @@ export function paramTitle(key: string): { readonly name: string; readonly unit:
   template: `
     <form (submit)="save(); $event.preventDefault()">
       @for (field of form().fields; track field.key) {
-        <label>
-          <span>{{ title(field).name }} <span class="quiet">{{ title(field).unit }}</span></span>
+        <label [for]="'param-' + field.key">
+          <span
+            >{{ title(field).name }} <span class="quiet">{{ title(field).unit }}</span></span
+          >
           @switch (field.kind) {
             @case ('choice') {
-              <select (change)="put(field, $any($event.target).value)">
+              <select [id]="'param-' + field.key" (change)="put(field, $any($event.target).value)">
                 @for (choice of field.choices; track choice) {
                   <option [selected]="choice === text(field)">{{ choice }}</option>
                 }
               </select>
             }
             @case ('switch') {
-              <input type="checkbox" [checked]="values()[field.key] === true" (change)="putValue(field, $any($event.target).checked)" />
+              <input
+                type="checkbox"
+                [id]="'param-' + field.key"
+                [checked]="values()[field.key] === true"
+                (change)="putValue(field, $any($event.target).checked)"
+              />
             }
             @default {
               <input
                 type="text"
                 class="num"
+                [id]="'param-' + field.key"
                 [value]="text(field)"
                 [placeholder]="field.required ? 'needed' : 'not known'"
                 (change)="put(field, $any($event.target).value)"
@@ -94,12 +102,16 @@ export class DeviceForm {
   protected text(field: ParamField): string {
     const value = this.values()[field.key];
     if (value === undefined) return '';
-    return Array.isArray(value) ? value.join(' ') : String(value as string | number);
+    return Array.isArray(value) ? value.join(' ') : typeof value === 'string' ? value : JSON.stringify(value);
   }
 
   protected put(field: ParamField, text: string): void {
     if (field.kind === 'choice') this.putValue(field, text);
-    else if (field.kind === 'numbers') this.putValue(field, text.split(/[\s;]+/).flatMap((part) => typedNumber(part) ?? []));
+    else if (field.kind === 'numbers')
+      this.putValue(
+        field,
+        text.split(/[\s;]+/).flatMap((part) => typedNumber(part) ?? []),
+      );
     else this.putValue(field, typedNumber(text));
   }
 

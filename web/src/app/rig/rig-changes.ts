@@ -34,7 +34,12 @@ export class RigChanges {
   }
 
   /** Changes one field of a room, device or cord stock. */
-  set(what: 'room' | 'device' | 'stock', item: Room | Device | CordStock, field: string, value: unknown): void {
+  set(
+    what: 'room' | 'device' | 'stock',
+    item: Room | Device | CordStock,
+    field: string,
+    value: unknown,
+  ): void {
     const was = (item as unknown as Record<string, unknown>)[field] ?? null;
     if (value === was) return;
     this.change(`${item.name}: ${field}`, [{ type: `${what}.set`, id: item.id, field, value, was }]);

@@ -14,6 +14,8 @@ import { DeviceForm, paramTitle } from './device-form';
 import { RigChanges } from './rig-changes';
 import { WireEndField } from './wire-end-field';
 
+const NAMES = new Intl.Collator('en', { numeric: true });
+
 /** The rig: rooms, devices with their parameters, fixed wiring, and the cords on the hook. */
 @Component({
   selector: 'ft-rig-page',
@@ -31,7 +33,11 @@ export class RigPage {
 
   protected readonly plugs = CONNECTORS.filter((connector) => connector !== 'fixed' && connector !== 'host');
   protected readonly rooms = computed(() => this.studio()?.rig.rooms ?? []);
-  protected readonly devices = computed(() => this.studio()?.rig.devices ?? []);
+  protected readonly devices = computed(() =>
+    [...(this.studio()?.rig.devices ?? [])].sort(
+      (a, b) => NAMES.compare(this.roomName(a.room), this.roomName(b.room)) || NAMES.compare(a.name, b.name),
+    ),
+  );
   protected readonly cords = computed(() => this.studio()?.rig.cords ?? []);
   protected readonly forms = toSignal(from(this.planner.api.typeForms()), { initialValue: [] });
   protected readonly wires = toSignal(
@@ -62,7 +68,7 @@ export class RigPage {
       .slice(0, 4)
       .map(([key, value]) => {
         const { name, unit } = paramTitle(key);
-        const shown = Array.isArray(value) ? value.join('/') : String(value as string | number);
+        const shown = Array.isArray(value) ? value.join('/') : String(value);
         return `${name} ${shown} ${unit}`.trim();
       })
       .join(' · ');
@@ -87,7 +93,14 @@ export class RigPage {
     this.toText.set('');
   }
 
-  protected addStock(name: string, a: string, b: string, lengthM: string, colour: string, count: string): void {
+  protected addStock(
+    name: string,
+    a: string,
+    b: string,
+    lengthM: string,
+    colour: string,
+    count: string,
+  ): void {
     this.changes.addStock({
       name: name.trim(),
       connectors: [a, b],

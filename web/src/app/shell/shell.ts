@@ -16,7 +16,16 @@ import { shortcutOf } from './shortcuts';
 /** The one shape of every stage: rail, header, sheet, strip, inspector. */
 @Component({
   selector: 'ft-shell',
-  imports: [HeaderBar, Inspector, Notices, RouterLink, RouterLinkActive, RouterOutlet, ShortcutHelp, ThreadStrip],
+  imports: [
+    HeaderBar,
+    Inspector,
+    Notices,
+    RouterLink,
+    RouterLinkActive,
+    RouterOutlet,
+    ShortcutHelp,
+    ThreadStrip,
+  ],
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -45,9 +54,27 @@ export class Shell implements OnDestroy {
     const plugged = this.patchLines().filter((line) => line.plugged).length;
     return [
       { path: 'rig', icon: 'hdd-rack', name: 'Rig', state: '', count: this.findingsOf('rig') },
-      { path: 'track', icon: 'mic', name: 'Track', state: `${String(running)}/${String(rows.length)}`, count: this.findingsOf('track') },
-      { path: 'patch-list', icon: 'list-check', name: 'Patch list', state: `${String(plugged)}/${String(this.patchLines().length)}`, count: 0 },
-      { path: 'findings', icon: 'exclamation-triangle', name: 'Findings', state: '', count: this.openFindings().length },
+      {
+        path: 'track',
+        icon: 'mic',
+        name: 'Track',
+        state: `${String(running)}/${String(rows.length)}`,
+        count: this.findingsOf('track'),
+      },
+      {
+        path: 'patch-list',
+        icon: 'list-check',
+        name: 'Patch list',
+        state: `${String(plugged)}/${String(this.patchLines().length)}`,
+        count: 0,
+      },
+      {
+        path: 'findings',
+        icon: 'exclamation-triangle',
+        name: 'Findings',
+        state: '',
+        count: this.openFindings().length,
+      },
       { path: 'history', icon: 'clock-history', name: 'History', state: '', count: 0 },
     ];
   });

@@ -15,10 +15,17 @@ export const SHORTCUTS: readonly { readonly keys: readonly string[]; readonly do
   { keys: ['?'], does: 'show or hide this list' },
 ];
 
-const PLAIN: Readonly<Record<string, Shortcut>> = { '[': 'hop-back', ']': 'hop-on', '/': 'find', '?': 'help' };
+const PLAIN: Readonly<Record<string, Shortcut>> = {
+  '[': 'hop-back',
+  ']': 'hop-on',
+  '/': 'find',
+  '?': 'help',
+};
 
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLInputElement || target instanceof HTMLTextAreaElement || target instanceof HTMLSelectElement;
+  target instanceof HTMLInputElement ||
+  target instanceof HTMLTextAreaElement ||
+  target instanceof HTMLSelectElement;
 
 /** The shortcut of a key press, or undefined. While somebody types, letters are letters. */
 export function shortcutOf(event: KeyboardEvent): Shortcut | undefined {

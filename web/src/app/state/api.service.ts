@@ -10,7 +10,14 @@ import {
   studioListSchema,
   undoStateSchema,
 } from '@ft/contract/api';
-import type { ApiError, EntryMessage, HistoryLine, StudioAt, StudioSummary, UndoState } from '@ft/contract/api';
+import type {
+  ApiError,
+  EntryMessage,
+  HistoryLine,
+  StudioAt,
+  StudioSummary,
+  UndoState,
+} from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 
@@ -19,7 +26,11 @@ export function apiErrorOf(error: unknown): ApiError & { readonly reached: boole
   if (error instanceof HttpErrorResponse && error.status > 0) {
     const parsed = errorSchema.safeParse(error.error);
     if (parsed.success) return { ...parsed.data, reached: true };
-    return { code: 'unknown', message: `The program answered ${String(error.status)}. Try again.`, reached: true };
+    return {
+      code: 'unknown',
+      message: `The program answered ${String(error.status)}. Try again.`,
+      reached: true,
+    };
   }
   return {
     code: 'unreachable',
@@ -59,7 +70,9 @@ export class Api {
   }
 
   change(id: string, author: string, change: Change): Observable<EntryMessage> {
-    return this.http.post(`/api/studios/${id}/changes`, { author, change }).pipe(map((body) => entrySchema.parse(body)));
+    return this.http
+      .post(`/api/studios/${id}/changes`, { author, change })
+      .pipe(map((body) => entrySchema.parse(body)));
   }
 
   undo(id: string, author: string, revision?: number): Observable<EntryMessage> {
@@ -73,7 +86,9 @@ export class Api {
   }
 
   undoState(id: string, author: string): Observable<UndoState> {
-    return this.http.get(`/api/studios/${id}/undo-state`, { params: { author } }).pipe(map((body) => undoStateSchema.parse(body)));
+    return this.http
+      .get(`/api/studios/${id}/undo-state`, { params: { author } })
+      .pipe(map((body) => undoStateSchema.parse(body)));
   }
 
   history(id: string): Observable<readonly HistoryLine[]> {

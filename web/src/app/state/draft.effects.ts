@@ -6,6 +6,8 @@ import { draftFeature, saveDrafts } from './draft.feature';
 
 /** Writes drafts to the browser at every keystroke: a crash loses none. */
 export const rememberDrafts = createEffect(
-  (store = inject(Store)) => store.select(draftFeature.selectTexts).pipe(tap(saveDrafts)),
+  (store = inject(Store)) => {
+    return store.select(draftFeature.selectTexts).pipe(tap(saveDrafts));
+  },
   { functional: true, dispatch: false },
 );

@@ -23,7 +23,9 @@ export function keptDrafts(): DraftState {
   try {
     const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as unknown;
     const entries = typeof kept === 'object' && kept !== null ? Object.entries(kept) : [];
-    return { texts: Object.fromEntries(entries.filter(([, text]) => typeof text === 'string')) as Record<string, string> };
+    return {
+      texts: Object.fromEntries(entries.filter(([, text]) => typeof text === 'string')),
+    };
   } catch {
     return { texts: {} };
   }

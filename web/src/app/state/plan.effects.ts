@@ -8,28 +8,35 @@ import { studioFeature } from './studio.feature';
 
 /** Plans the scene anew whenever the studio or the scene changes; an outdated run is dropped. */
 export const planScene = createEffect(
-  (store = inject(Store), planner = inject(Planner)) =>
-    combineLatest([store.select(studioFeature.selectStudio), store.select(studioFeature.selectPlace)]).pipe(
-      switchMap(([studio, place]) => (studio === null || place === null ? EMPTY : from(planner.api.plan(studio, place)))),
+  (store = inject(Store), planner = inject(Planner)) => {
+    return combineLatest([
+      store.select(studioFeature.selectStudio),
+      store.select(studioFeature.selectPlace),
+    ]).pipe(
+      switchMap(([studio, place]) =>
+        studio === null || place === null ? EMPTY : from(planner.api.plan(studio, place)),
+      ),
       map(({ plan, patchLines }) => PlanActions.planned({ plan, patchLines })),
       catchError((error: unknown, again) => {
         const message = error instanceof Error ? error.message : String(error);
         store.dispatch(PlanActions.planFailed({ message }));
         return again;
       }),
-    ),
+    );
+  },
   { functional: true },
 );
 
 /** Draws the strip of the selection whenever either has changed. */
 export const makeStrip = createEffect(
-  (store = inject(Store), planner = inject(Planner)) =>
-    combineLatest([
+  (store = inject(Store), planner = inject(Planner)) => {
+    return combineLatest([
       store.select(planFeature.selectSelection),
       store.select(planFeature.selectPlan).pipe(filter((plan) => plan !== null)),
     ]).pipe(
       switchMap(([selection]) => (selection === null ? of(null) : from(planner.api.strip(selection)))),
       map((strip) => PlanActions.stripMade({ strip: strip ?? null })),
-    ),
+    );
+  },
   { functional: true },
 );

@@ -1,4 +1,12 @@
-import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import {
+  createActionGroup,
+  createFeature,
+  createReducer,
+  createSelector,
+  emptyProps,
+  on,
+  props,
+} from '@ngrx/store';
 import type { EntityRef } from '@ft/core/checks/finding';
 import type { PatchLine } from '@ft/core/plan/patchList';
 import type { Plan } from '@ft/core/plan/plan';
@@ -46,7 +54,12 @@ export const planFeature = createFeature({
   name: 'plan',
   reducer: createReducer(
     initialPlanState,
-    on(PlanActions.planned, (state, { plan, patchLines }): PlanState => ({ ...state, plan, patchLines, failure: null })),
+    on(PlanActions.planned, (state, { plan, patchLines }): PlanState => ({
+      ...state,
+      plan,
+      patchLines,
+      failure: null,
+    })),
     on(PlanActions.planFailed, (state, { message }): PlanState => ({ ...state, failure: message })),
     on(PlanActions.select, (state, { ref }): PlanState => ({
       ...state,
@@ -58,13 +71,24 @@ export const planFeature = createFeature({
       const finding = state.plan?.findings.find((candidate) => candidate.key === key);
       const refs = finding?.places.map(({ ref }) => ref) ?? [];
       // A lane shows its thread's strip with the place marked, so it says more than the thread alone.
-      const ref = refs.find(({ kind }) => kind === 'lane') ?? refs.find(({ kind }) => kind === 'cord') ?? refs[0];
+      const ref =
+        refs.find(({ kind }) => kind === 'lane') ?? refs.find(({ kind }) => kind === 'cord') ?? refs[0];
       return { ...state, findingKey: key, selection: ref ?? state.selection, hop: -1 };
     }),
-    on(PlanActions.clearSelection, (state): PlanState => ({ ...state, selection: null, findingKey: null, strip: null, hop: -1 })),
+    on(PlanActions.clearSelection, (state): PlanState => ({
+      ...state,
+      selection: null,
+      findingKey: null,
+      strip: null,
+      hop: -1,
+    })),
     on(PlanActions.stripMade, (state, { strip }): PlanState => {
       const hop = state.hop < (strip?.hops.length ?? 0) ? state.hop : -1;
-      return { ...state, strip, hop: hop < 0 && strip !== null && strip.selected >= 0 ? strip.selected : hop };
+      return {
+        ...state,
+        strip,
+        hop: hop < 0 && strip !== null && strip.selected >= 0 ? strip.selected : hop,
+      };
     }),
     on(PlanActions.stepToHop, (state, { hop }): PlanState => {
       const last = (state.strip?.hops.length ?? 0) - 1;
@@ -85,7 +109,8 @@ export const planFeature = createFeature({
       selectFindingKey,
       selectHop,
       selectSelection,
-      (key, hop, selection) => key !== null || hop >= 0 || (selection !== null && selection.kind !== 'thread'),
+      (key, hop, selection) =>
+        key !== null || hop >= 0 || (selection !== null && selection.kind !== 'thread'),
     ),
     selectCurrentHop: createSelector(selectStrip, selectHop, (strip, hop) => strip?.hops[hop]),
   }),

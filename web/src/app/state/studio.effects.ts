@@ -38,18 +38,21 @@ const RETRY_MS = 1500;
 
 /** Loads a studio when another one is opened than the one that is there. */
 export const openStudio = createEffect(
-  (actions$ = inject(Actions), api = inject(Api)) =>
-    actions$.pipe(
+  (actions$ = inject(Actions), api = inject(Api)) => {
+    return actions$.pipe(
       ofType(StudioActions.open),
       distinctUntilChanged((a, b) => a.studioId === b.studioId),
       switchMap(({ studioId }) =>
         api.studio(studioId).pipe(
           map((at) => StudioActions.opened({ studioId, at, kept: keptPending(studioId) })),
-          catchError((error: unknown) => of(StudioActions.openFailed({ message: apiErrorOf(error).message }))),
+          catchError((error: unknown) =>
+            of(StudioActions.openFailed({ message: apiErrorOf(error).message })),
+          ),
           takeUntil(actions$.pipe(ofType(StudioActions.close))),
         ),
       ),
-    ),
+    );
+  },
   { functional: true },
 );
 
@@ -76,8 +79,8 @@ export const listen = createEffect(
 
 /** Gives a person's change its id and tries it here first; one that cannot be is told at once. */
 export const tryChange = createEffect(
-  (actions$ = inject(Actions), store = inject(Store)) =>
-    actions$.pipe(
+  (actions$ = inject(Actions), store = inject(Store)) => {
+    return actions$.pipe(
       ofType(StudioActions.change),
       concatLatestFrom(() => store.select(studioFeature.selectReplica)),
       mergeMap(([{ label, edits, draft }, replica]): Observable<Action> => {
@@ -85,10 +88,15 @@ export const tryChange = createEffect(
         const change: Change = { id: crypto.randomUUID(), label, edits: [...edits] };
         const tried = propose(replica, change);
         if (tried.ok) return of(StudioActions.proposed({ change }));
-        const refused = StudioActions.refused({ changeId: change.id, label, message: refusalSentence(tried.refusal, replica.studio) });
+        const refused = StudioActions.refused({
+          changeId: change.id,
+          label,
+          message: refusalSentence(tried.refusal, replica.studio),
+        });
         return draft === undefined ? of(refused) : from([refused, DraftActions.keep(draft)]);
       }),
-    ),
+    );
+  },
   { functional: true },
 );
 
@@ -96,7 +104,9 @@ export const tryChange = createEffect(
 function draftOf(change: Change): Observable<Action> {
   const edit = change.edits[0];
   if (edit?.type !== 'thread.set' || typeof edit['value'] !== 'string') return EMPTY;
-  return of(DraftActions.keep({ key: `${String(edit['id'])}:${String(edit['field'])}`, text: edit['value'] }));
+  return of(
+    DraftActions.keep({ key: `${String(edit['id'])}:${String(edit['field'])}`, text: edit['value'] }),
+  );
 }
 
 /**
@@ -107,7 +117,9 @@ export const sendPending = createEffect(
   (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
     const send = (studioId: string, change: Change): Observable<Action> =>
       api.change(studioId, authorId(), change).pipe(
-        retry({ delay: (error: unknown) => (apiErrorOf(error).reached ? throwError(() => error) : timer(RETRY_MS)) }),
+        retry({
+          delay: (error: unknown) => (apiErrorOf(error).reached ? throwError(() => error) : timer(RETRY_MS)),
+        }),
         map((entry) => StudioActions.entryArrived({ entry })),
         catchError((error: unknown) => {
           const { message } = apiErrorOf(error);
@@ -129,14 +141,18 @@ export const sendPending = createEffect(
 
 /** Keeps what is pending in the browser as well. */
 export const rememberPending = createEffect(
-  (actions$ = inject(Actions), store = inject(Store)) =>
-    actions$.pipe(
+  (actions$ = inject(Actions), store = inject(Store)) => {
+    return actions$.pipe(
       ofType(StudioActions.proposed, StudioActions.entryArrived, StudioActions.refused),
-      concatLatestFrom(() => [store.select(studioFeature.selectStudioId), store.select(studioFeature.selectPending)]),
+      concatLatestFrom(() => [
+        store.select(studioFeature.selectStudioId),
+        store.select(studioFeature.selectPending),
+      ]),
       tap(([, studioId, pending]) => {
         if (studioId !== null) keepPending(studioId, pending);
       }),
-    ),
+    );
+  },
   { functional: true, dispatch: false },
 );
 
@@ -144,8 +160,8 @@ type UndoCall = (studioId: string) => Observable<EntryMessage>;
 
 /** Undo and redo are the server's: it holds the history. What happened is said in words. */
 export const undoRedo = createEffect(
-  (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) =>
-    actions$.pipe(
+  (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
+    return actions$.pipe(
       ofType(StudioActions.undo, StudioActions.redo),
       concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
       exhaustMap(([action, studioId]): Observable<Action> => {
@@ -156,21 +172,25 @@ export const undoRedo = createEffect(
             : (id) => api.undo(id, authorId(), 'revision' in action ? action.revision : undefined);
         return call(studioId).pipe(
           mergeMap((entry) =>
-            from([StudioActions.entryArrived({ entry }), StudioActions.notice({ tone: 'said', text: entry.label })]),
+            from([
+              StudioActions.entryArrived({ entry }),
+              StudioActions.notice({ tone: 'said', text: entry.label }),
+            ]),
           ),
           catchError((error: unknown) =>
             of(StudioActions.notice({ tone: 'trouble', text: apiErrorOf(error).message })),
           ),
         );
       }),
-    ),
+    );
+  },
   { functional: true },
 );
 
 /** Asks again what undo and redo would take back, whenever the history has grown. */
 export const refreshUndoState = createEffect(
-  (store = inject(Store), api = inject(Api)) =>
-    store.select(studioFeature.selectRevision).pipe(
+  (store = inject(Store), api = inject(Api)) => {
+    return store.select(studioFeature.selectRevision).pipe(
       debounceTime(30),
       concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
       switchMap(([, studioId]) =>
@@ -181,6 +201,7 @@ export const refreshUndoState = createEffect(
               catchError(() => EMPTY),
             ),
       ),
-    ),
+    );
+  },
   { functional: true },
 );

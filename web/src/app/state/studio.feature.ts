@@ -76,14 +76,18 @@ export const studioFeature = createFeature({
       load: 'ready',
       replica: replicaOf(at.studio, at.revision, kept),
     })),
-    on(StudioActions.openFailed, (state, { message }): StudioState => ({ ...state, load: 'failed', error: message })),
+    on(StudioActions.openFailed, (state, { message }): StudioState => ({
+      ...state,
+      load: 'failed',
+      error: message,
+    })),
     on(StudioActions.close, (): StudioState => initialStudioState),
     on(StudioActions.proposed, (state, { change }): StudioState => {
       if (state.replica === null) return state;
       const result = propose(state.replica, change);
       return result.ok ? { ...state, replica: result.replica } : state;
     }),
-    on(StudioActions.entryArrived, (state, { entry }) => arrived(state, entry)),
+    on(StudioActions.entryArrived, (state, { entry }): StudioState => arrived(state, entry)),
     on(StudioActions.refused, (state, { changeId, label, message }): StudioState => {
       const replica = state.replica === null ? null : withdraw(state.replica, changeId);
       return noticed({ ...state, replica }, 'trouble', `Not done: ${label}. ${message}`);
@@ -91,16 +95,21 @@ export const studioFeature = createFeature({
     on(StudioActions.undoState, (state, { state: undoState }): StudioState => ({ ...state, undoState })),
     on(StudioActions.connection, (state, { live }): StudioState => ({ ...state, live })),
     on(StudioActions.presence, (state, { windows }): StudioState => ({ ...state, windows })),
-    on(StudioActions.notice, (state, { tone, text }) => noticed(state, tone, text)),
+    on(StudioActions.notice, (state, { tone, text }): StudioState => noticed(state, tone, text)),
     on(StudioActions.dismissNotice, (state, { id }): StudioState => ({
       ...state,
       notices: state.notices.filter((notice) => notice.id !== id),
     })),
   ),
-  extraSelectors: ({ selectReplica, selectPlace }) => {
+  extraSelectors: ({ selectReplica, selectPlace, selectStudioId }) => {
     const selectStudio = createSelector(selectReplica, (replica) => replica?.studio ?? null);
     return {
       selectStudio,
+      /** Which history this window is looking at, and up to where. */
+      selectHistoryPlace: createSelector(selectStudioId, selectReplica, (studioId, replica) => ({
+        studioId,
+        revision: replica?.revision ?? 0,
+      })),
       selectRevision: createSelector(selectReplica, (replica) => replica?.revision ?? 0),
       selectPending: createSelector(selectReplica, (replica) => replica?.pending ?? []),
       selectFound: createSelector(selectStudio, selectPlace, (studio, place) =>

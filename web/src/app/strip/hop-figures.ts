@@ -25,7 +25,7 @@ export function hopFigures(hops: readonly StripHop[]): readonly HopFigures[] {
   return hops.map((hop, i) => {
     const now = all(hop);
     const previous = hops[i - 1];
-    if (previous === undefined || previous.unit !== hop.unit) return now;
+    if (previous?.unit !== hop.unit) return now;
     const before = all(previous);
     return {
       nominal: changed(now.nominal, before.nominal),

@@ -49,13 +49,20 @@ export interface StripDrawing {
 }
 
 /** Heights of the strip's bands, top to bottom, in pixels. */
-export const BANDS = { names: 30, thread: 26, jacks: 68, ladderTop: 82, ladderBottom: 162, figures: 168 } as const;
+export const BANDS = {
+  names: 30,
+  thread: 26,
+  jacks: 68,
+  ladderTop: 82,
+  ladderBottom: 162,
+  figures: 168,
+} as const;
 
 const LEFT = 44;
 const LEAST_STEP = 44;
 const RIGHT = 12;
 /** A device that a thread only touches once still needs room for its name. */
-const LONE_WEIGHT = 1.7;
+const LONE_WEIGHT = 2;
 const LONGEST_LABEL = 13;
 const CORD_SAG = 15;
 const TOP_DB = 30;
@@ -99,7 +106,8 @@ function polyline(xs: readonly number[], levels: readonly (number | undefined)[]
 function segmentPath(kind: EdgeKind, from: number, to: number): string {
   const y = BANDS.names + BANDS.thread / 2;
   const middle = (from + to) / 2;
-  if (kind === 'cord') return `M${String(from)} ${String(y)} Q${String(middle)} ${String(y + CORD_SAG * 2)} ${String(to)} ${String(y)}`;
+  if (kind === 'cord')
+    return `M${String(from)} ${String(y)} Q${String(middle)} ${String(y + CORD_SAG * 2)} ${String(to)} ${String(y)}`;
   return `M${String(from)} ${String(y)} L${String(to)} ${String(y)}`;
 }
 
@@ -139,7 +147,9 @@ function blocksOf(runs: readonly Run[], edges: readonly number[]): readonly Bloc
 
 /** "Bay B 25 lower" inside Bay B is "25 lower". */
 function labelOf(hop: StripHop): string {
-  const own = hop.laneName.startsWith(hop.deviceName) ? hop.laneName.slice(hop.deviceName.length).trim() : hop.laneName;
+  const own = hop.laneName.startsWith(hop.deviceName)
+    ? hop.laneName.slice(hop.deviceName.length).trim()
+    : hop.laneName;
   return own.length > LONGEST_LABEL ? `${own.slice(0, LONGEST_LABEL - 1)}…` : own;
 }
 
@@ -167,13 +177,29 @@ export function drawStrip(hops: readonly StripHop[], availableWidth: number): St
     segments: hops.flatMap((hop, i) =>
       hop.kind === undefined
         ? []
-        : [{ kind: hop.kind, hop: i, planned: hop.plugged === false, path: segmentPath(hop.kind, xs[i - 1] ?? 0, xs[i] ?? 0) }],
+        : [
+            {
+              kind: hop.kind,
+              hop: i,
+              planned: hop.plugged === false,
+              path: segmentPath(hop.kind, xs[i - 1] ?? 0, xs[i] ?? 0),
+            },
+          ],
     ),
     labels: hops.map(labelOf),
     beads: hops.map((_, i) => ({ x: xs[i] ?? 0, y, hop: i })),
-    nominal: polyline(xs, levels((hop) => hop.nominal)),
-    peak: polyline(xs, levels((hop) => hop.peak)),
-    noise: polyline(xs, levels((hop) => hop.noise)),
+    nominal: polyline(
+      xs,
+      levels((hop) => hop.nominal),
+    ),
+    peak: polyline(
+      xs,
+      levels((hop) => hop.peak),
+    ),
+    noise: polyline(
+      xs,
+      levels((hop) => hop.noise),
+    ),
     clips: hops.flatMap((hop, i) => {
       const max = maxima[i];
       return max === undefined ? [] : [{ x: xs[i] ?? 0, y: yOf(max), over: (hop.headroomDb ?? 0) < 0 }];

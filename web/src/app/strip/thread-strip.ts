@@ -1,11 +1,21 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { Store } from '@ngrx/store';
 import { formatDb } from '@ft/core/units/format';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { EDGE_WORDS } from './edge-words';
 import { hopFigures } from './hop-figures';
 import { BANDS, drawStrip } from './strip-geometry';
+
+const LEGEND = ['cord', 'tieLine', 'normal', 'crosspoint'] as const;
 
 /** The dock: the whole path through whatever is selected, hop by hop, with its level ladder and delay. */
 @Component({
@@ -29,7 +39,11 @@ export class ThreadStrip {
   protected readonly drawing = computed(() => drawStrip(this.hops(), this.width()));
   protected readonly figures = computed(() => hopFigures(this.hops()));
   protected readonly current = computed(() => this.hops()[this.hop()]);
-  protected readonly kinds = computed(() => [...new Set(this.hops().flatMap(({ kind }) => kind ?? []))]);
+  /** The kinds worth a legend: wires and what is inside a device explain themselves. */
+  protected readonly kinds = computed(() => {
+    const present = new Set(this.hops().map(({ kind }) => kind));
+    return LEGEND.filter((kind) => present.has(kind));
+  });
   protected readonly worst = computed(() => {
     const { worst = -1 } = this.strip() ?? {};
     return this.drawing().beads[worst];
@@ -39,7 +53,9 @@ export class ThreadStrip {
   /** How far the signal stands over the noise where the strip ends. */
   protected readonly signalToNoise = computed(() => {
     const last = this.hops().at(-1);
-    return last?.nominal === undefined || last.noise === undefined ? undefined : formatDb(last.nominal - last.noise);
+    return last?.nominal === undefined || last.noise === undefined
+      ? undefined
+      : formatDb(last.nominal - last.noise);
   });
   protected readonly findings = computed(() => {
     const plan = this.plan();
@@ -64,7 +80,8 @@ export class ThreadStrip {
       const bead = this.drawing().beads[this.hop()];
       const element = this.scroller()?.nativeElement;
       if (bead === undefined || element === undefined) return;
-      const outside = bead.x < element.scrollLeft + 40 || bead.x > element.scrollLeft + element.clientWidth - 40;
+      const outside =
+        bead.x < element.scrollLeft + 40 || bead.x > element.scrollLeft + element.clientWidth - 40;
       if (outside) element.scrollLeft = bead.x - element.clientWidth / 2;
     });
   }

@@ -33,14 +33,18 @@ const WORDS = { source: 'source', microphone: 'microphone', insert: 'insert', pi
         @if (meaning(); as it) {
           @for (piece of it.pieces; track $index) {
             @if (piece.name !== undefined) {
-              <span class="piece"><span class="quiet">{{ words[piece.what ?? 'pin'] }}</span> {{ piece.name }}</span>
+              <span class="piece"
+                ><span class="quiet">{{ words[piece.what ?? 'pin'] }}</span> {{ piece.name }}</span
+              >
             }
           }
           @if (it.problem; as problem) {
             <span class="warning">◆ {{ problem }}</span>
           }
         } @else {
-          <span class="quiet">for example <span class="num">Drums: broadcast dynamic &gt; preamp 3 &gt; opto</span></span>
+          <span class="quiet"
+            >for example <span class="num">Drums: broadcast dynamic &gt; preamp 3 &gt; opto</span></span
+          >
         }
       </span>
     </form>
@@ -76,13 +80,17 @@ export class AddLine {
   protected readonly text = signal(this.drafts()[DRAFT] ?? '');
   protected readonly meaning = toSignal(
     combineLatest([toObservable(this.text), this.plan]).pipe(
-      switchMap(([text, plan]) => (text.trim() === '' || plan === null ? of(undefined) : from(this.planner.api.typed(text)))),
+      switchMap(([text, plan]) =>
+        text.trim() === '' || plan === null ? of(undefined) : from(this.planner.api.typed(text)),
+      ),
     ),
   );
 
   protected type(text: string): void {
     this.text.set(text);
-    this.store.dispatch(text === '' ? DraftActions.drop({ key: DRAFT }) : DraftActions.keep({ key: DRAFT, text }));
+    this.store.dispatch(
+      text === '' ? DraftActions.drop({ key: DRAFT }) : DraftActions.keep({ key: DRAFT, text }),
+    );
   }
 
   protected add(): void {

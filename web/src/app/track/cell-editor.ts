@@ -91,12 +91,15 @@ export class CellEditor implements OnInit {
   private done = false;
   protected readonly text = signal('');
 
-  protected readonly nameOf = (choice: Choice | string): string => (typeof choice === 'string' ? choice : choice.name);
+  protected readonly nameOf = (choice: Choice | string): string =>
+    typeof choice === 'string' ? choice : choice.name;
   protected readonly search: OperatorFunction<string, readonly Choice[]> = (text$) =>
     merge(text$.pipe(debounceTime(WAIT_MS)), this.opened).pipe(
       switchMap((text) => {
         const column = this.column();
-        return column.kind === 'choice' ? from(this.planner.api.choices(this.thread(), column.choice, text)) : [];
+        return column.kind === 'choice'
+          ? from(this.planner.api.choices(this.thread(), column.choice, text))
+          : [];
       }),
     );
 

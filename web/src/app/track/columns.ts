@@ -3,9 +3,21 @@ import type { PlanRow, SettingCell, StationCell } from '@ft/core/plan/plan';
 
 /** A column of the input list. `field` is the thread's own field, where it has one. */
 export type Column =
-  | { readonly kind: 'text' | 'number'; readonly title: string; readonly unit?: string; readonly field: TextField; readonly wide?: boolean }
+  | {
+      readonly kind: 'text' | 'number';
+      readonly title: string;
+      readonly unit?: string;
+      readonly field: TextField;
+      readonly wide?: boolean;
+    }
   | { readonly kind: 'choice'; readonly title: string; readonly choice: ChoiceField; readonly field: string }
-  | { readonly kind: 'setting'; readonly title: string; readonly unit?: string; readonly setting: 'gainDb' | 'phantom'; readonly field: string }
+  | {
+      readonly kind: 'setting';
+      readonly title: string;
+      readonly unit?: string;
+      readonly setting: 'gainDb' | 'phantom';
+      readonly field: string;
+    }
   | { readonly kind: 'status'; readonly title: string; readonly field: string };
 
 export type TextField = 'number' | 'performer' | 'source' | 'levelDbSpl' | 'crestDb' | 'trackName';

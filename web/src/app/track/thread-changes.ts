@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import type { Choice } from '@ft/core/plan/choices';
 import type { PlanRow, SettingCell } from '@ft/core/plan/plan';
 import type { TypedThread } from '@ft/core/plan/typedThread';
-import type { SceneId, ThreadId } from '@ft/core/rig/ids';
+import type { ThreadId } from '@ft/core/rig/ids';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import { PlanActions } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
@@ -37,11 +37,13 @@ export class ThreadChanges {
       purpose: 'input',
       performer: '',
       trackName: '',
-      scenes: [place.scene as SceneId],
+      scenes: [place.scene],
       ...typed,
     };
     const edits = await this.planner.api.addThread(thread, {});
-    this.store.dispatch(StudioActions.change({ label: `Add line ${String(number)} ${typed.source}`.trim(), edits }));
+    this.store.dispatch(
+      StudioActions.change({ label: `Add line ${String(number)} ${typed.source}`.trim(), edits }),
+    );
     this.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: thread.id } }));
   }
 
@@ -87,7 +89,8 @@ export class ThreadChanges {
   /** Space: pins what the router chose or unpins it; throws a switch. */
   toggle(row: PlanRow, column: Column): void {
     const setting = settingIn(row, column);
-    if (setting !== undefined && typeof setting.value === 'boolean') this.setSetting(row, column, setting, !setting.value);
+    if (setting !== undefined && typeof setting.value === 'boolean')
+      this.setSetting(row, column, setting, !setting.value);
     const station = stationIn(row, column);
     if (station === undefined) return;
     if (station.pinned) this.clear(row, column);
@@ -103,7 +106,12 @@ export class ThreadChanges {
   async route(): Promise<void> {
     const edits = await this.planner.api.route();
     if (edits.length === 0)
-      this.store.dispatch(StudioActions.notice({ tone: 'said', text: 'Nothing to route: every thread runs, or no way is free.' }));
+      this.store.dispatch(
+        StudioActions.notice({
+          tone: 'said',
+          text: 'Nothing to route: every thread runs, or no way is free.',
+        }),
+      );
     else this.store.dispatch(StudioActions.change({ label: 'Route', edits }));
   }
 
@@ -122,16 +130,19 @@ export class ThreadChanges {
   private setSetting(row: PlanRow, column: Column, cell: SettingCell, value: number | boolean): void {
     const edit = { type: 'setting.set', ...this.place(), key: cell.key, value, was: cell.stored };
     const shown = typeof value === 'boolean' ? (value ? 'on' : 'off') : `${String(value)} dB`;
-    this.store.dispatch(StudioActions.change({ label: `${row.name}: ${column.title} ${shown}`, edits: [edit] }));
+    this.store.dispatch(
+      StudioActions.change({ label: `${row.name}: ${column.title} ${shown}`, edits: [edit] }),
+    );
   }
 
   private async set(row: PlanRow, field: string, value: unknown, was: unknown, title: string): Promise<void> {
     const edits = await this.planner.api.changeThread(row.thread.id, field, value, was);
     const draft = typeof value === 'string' ? { key: `${row.thread.id}:${field}`, text: value } : undefined;
-    this.store.dispatch(StudioActions.change({ label: `${row.name}: ${title}`, edits, ...(draft && { draft }) }));
+    this.store.dispatch(
+      StudioActions.change({ label: `${row.name}: ${title}`, edits, ...(draft && { draft }) }),
+    );
   }
 }
 
 /** The draft of a cell, by line and field. */
 export const draftKey = (row: PlanRow, column: Column): string => `${row.thread.id}:${column.field}`;
-

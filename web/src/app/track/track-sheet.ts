@@ -91,7 +91,13 @@ export class TrackSheet {
   }
 
   /** Opens a cell: with the key just pressed, the text kept from before, or what stands there. */
-  protected startEdit(row: PlanRow, rowIndex: number, column: Column, columnIndex: number, typed?: string): void {
+  protected startEdit(
+    row: PlanRow,
+    rowIndex: number,
+    column: Column,
+    columnIndex: number,
+    typed?: string,
+  ): void {
     const isSwitch = column.kind === 'setting' && column.setting === 'phantom';
     if (column.kind === 'status') this.showFindings(row);
     else if (isSwitch) {
@@ -100,7 +106,12 @@ export class TrackSheet {
       const draft = this.draftOf(row, column);
       const isInserts = column.kind === 'choice' && column.choice === 'processor';
       const text = typed ?? draft ?? (isInserts ? '' : cellText(row, column));
-      this.editing.set({ row: rowIndex, column: columnIndex, text, keepText: typed !== undefined || draft !== undefined });
+      this.editing.set({
+        row: rowIndex,
+        column: columnIndex,
+        text,
+        keepText: typed !== undefined || draft !== undefined,
+      });
       if (typed !== undefined) this.onTyped(row, column, typed);
     }
   }
@@ -109,16 +120,28 @@ export class TrackSheet {
     this.store.dispatch(DraftActions.keep({ key: draftKey(row, column), text }));
   }
 
-  protected onEntered(row: PlanRow, column: Column, text: string, move: 'down' | 'right' | 'left' | 'none'): void {
+  protected onEntered(
+    row: PlanRow,
+    column: Column,
+    text: string,
+    move: 'down' | 'right' | 'left' | 'none',
+  ): void {
     const at = this.editing();
     if (at === undefined) return;
     const refusal = this.changes.enter(row, column, text);
     if (refusal === undefined) this.dropDraft(row, column);
-    else this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: `${refusal} What you typed is kept.` }));
+    else
+      this.store.dispatch(
+        StudioActions.notice({ tone: 'trouble', text: `${refusal} What you typed is kept.` }),
+      );
     this.editing.set(undefined);
     if (move === 'none') return;
     if (refusal !== undefined) this.moveTo(at.row, at.column);
-    else this.moveTo(at.row + (move === 'down' ? 1 : 0), at.column + (move === 'right' ? 1 : move === 'left' ? -1 : 0));
+    else
+      this.moveTo(
+        at.row + (move === 'down' ? 1 : 0),
+        at.column + (move === 'right' ? 1 : move === 'left' ? -1 : 0),
+      );
   }
 
   protected onChosen(row: PlanRow, column: Column, choice: Choice): void {
@@ -164,7 +187,13 @@ export class TrackSheet {
   }
 
   private isText(event: KeyboardEvent): boolean {
-    return event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey && !'[]/?'.includes(event.key);
+    return (
+      event.key.length === 1 &&
+      !event.ctrlKey &&
+      !event.metaKey &&
+      !event.altKey &&
+      !'[]/?'.includes(event.key)
+    );
   }
 
   private moveTo(row: number, column: number): void {

@@ -17,12 +17,7 @@ import { wireEnds, wireLines } from '@ft/core/plan/rigView';
 import type { Strip } from '@ft/core/plan/strip';
 import { stripOf } from '@ft/core/plan/strip';
 import type { PreampWish } from '@ft/core/plan/threadEdits';
-import {
-  addThreadEdits,
-  changeThreadEdits,
-  removeThreadEdits,
-  routeEdits,
-} from '@ft/core/plan/threadEdits';
+import { addThreadEdits, changeThreadEdits, removeThreadEdits, routeEdits } from '@ft/core/plan/threadEdits';
 import type { TypedThread } from '@ft/core/plan/typedThread';
 import { typedThread } from '@ft/core/plan/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
@@ -79,7 +74,8 @@ export function createPlanner(): PlannerApi {
     find: (text) => findPlaces(there().context, text),
     typed: (text) => typedThread(there().context, text),
     addThread: (thread, wish) => addThreadEdits(there().studio, there().place, thread, wish),
-    changeThread: (id, field, value, was) => changeThreadEdits(there().studio, there().place, id, field, value, was),
+    changeThread: (id, field, value, was) =>
+      changeThreadEdits(there().studio, there().place, id, field, value, was),
     removeThread: (id) => removeThreadEdits(there().studio, there().place, id),
     route: () => routeEdits(there().studio, there().place),
     typeForms,
