@@ -10,7 +10,11 @@ export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
     case 'source-held':
       return `${naming.lane(obstacle.lane)} already feeds ${naming.thread(obstacle.thread)}. Choose another microphone, or remove one of the two threads.`;
     case 'held': {
-      const threads = list(obstacle.holders.map(({ thread }) => naming.thread(thread)));
+      const threads = list(
+        obstacle.holders.map(({ thread }) =>
+          thread === undefined ? 'a cord planned by hand' : naming.thread(thread),
+        ),
+      );
       const places = list(
         obstacle.holders.map(({ lane, station }) =>
           station === undefined ? naming.lane(lane) : naming.station(station),

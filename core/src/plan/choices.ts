@@ -1,14 +1,11 @@
-import { compile } from '../graph/compile';
 import type { SignalGraph } from '../graph/signalGraph';
 import { namingOf } from '../checks/naming';
 import { obstacleSentence } from '../checks/obstacleWording';
 import type { StationRole } from '../rig/deviceModel';
 import type { Rig } from '../rig/rigSchema';
-import { stocksLeft } from '../routing/cordHubs';
 import { diagnose } from '../routing/diagnose';
-import { occupancy } from '../routing/occupancy';
-import type { Surroundings } from '../routing/routeThread';
 import { routeThread } from '../routing/routeThread';
+import { surroundingsOf } from '../routing/surroundings';
 import type { Scene, Session, Thread } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
 import { nameMatches } from './nameMatch';
@@ -68,17 +65,11 @@ export function choicesFor(
   field: ChoiceField,
   text: string,
 ): readonly Choice[] {
-  const cords = scene.cords.filter((cord) => cord.thread !== thread.id);
-  const graph = compile(rig, session, { ...scene, cords });
-  const active = threadsIn(session, scene);
-  if (field === 'from') return microphones(graph, active, thread, text).slice(0, MOST_CHOICES);
+  const surroundings = surroundingsOf(rig, session, scene, thread);
+  const { graph } = surroundings;
+  if (field === 'from')
+    return microphones(graph, threadsIn(session, scene), thread, text).slice(0, MOST_CHOICES);
 
-  const others = active.filter((other) => other.id !== thread.id);
-  const surroundings: Surroundings = {
-    graph,
-    occupancy: occupancy(graph, others),
-    stocks: stocksLeft(rig.cords, cords),
-  };
   const naming = namingOf(rig, session, graph);
   const candidates = graph.stations
     .filter((station) => station.role === field && nameMatches(station.name, text))
@@ -93,7 +84,7 @@ export function choicesFor(
           cost: result.cost,
           choice: { ...base, cords: result.hops.filter((hop) => hop.kind === 'cord').length },
         };
-      const because = obstacleSentence(diagnose(surroundings, tried, result, rig.cords), naming);
+      const because = obstacleSentence(diagnose(surroundings, tried, result), naming);
       return { cost: Infinity, choice: { ...base, because } };
     })
     .sort((a, b) => (a.cost === b.cost ? 0 : byCost(a, b)))

@@ -2,14 +2,18 @@ import type { LaneId, StationId, ThreadId } from '../rig/ids';
 import type { StationRole } from '../rig/deviceModel';
 import type { Thread } from '../session/sessionSchema';
 import type { Hop, SearchResult } from './searchPath';
-import type { Surroundings } from './routeThread';
+import type { SpaceParts } from './routeThread';
 import { routeThread } from './routeThread';
+import type { Surroundings } from './surroundings';
 
-/** A thread that stands in the way, and where: at a station, or on the copper between two. */
+/**
+ * What stands in the way, and where: at a station, or on the copper between two. Without a thread it is
+ * a cord that was planned by hand.
+ */
 export interface Holder {
   readonly lane: LaneId;
   readonly station?: StationId;
-  readonly thread: ThreadId;
+  readonly thread?: ThreadId;
 }
 
 /** Why a thread cannot be routed. Ids and lanes, no prose. */
@@ -37,18 +41,27 @@ export type Obstacle =
 const lanesOf = (hops: readonly Hop[]): readonly number[] =>
   hops.flatMap((hop) => (hop.kind === 'edge' ? [hop.edge.to] : [hop.from, hop.to]));
 
-/** Who holds lanes of a way: the stations held, or, where only copper is, the first lane of each thread. */
-function holdersOn({ graph, occupancy }: Surroundings, lanes: readonly number[]): readonly Holder[] {
+/** Who holds lanes of a way: the stations held, or, where only copper is, the first lane of each holder. */
+function holdersOn(
+  { graph, occupancy, holderOfPlug }: Surroundings,
+  lanes: readonly number[],
+): readonly Holder[] {
   const holders = lanes.flatMap((lane): Holder[] => {
-    const thread = occupancy.threadAt.get(lane);
     const id = graph.lanes[lane]?.id;
-    if (thread === undefined || id === undefined) return [];
+    if (id === undefined || !(occupancy.threadAt.has(lane) || holderOfPlug.has(lane))) return [];
+    const thread = occupancy.threadAt.get(lane) ?? holderOfPlug.get(lane);
     const station = graph.stations[graph.stationEndingAt[lane] ?? -1]?.id;
-    return [{ lane: id, thread, ...(station && { station }) }];
+    return [{ lane: id, ...(thread && { thread }), ...(station && { station }) }];
   });
   const atStations = holders.filter((holder) => holder.station !== undefined);
   if (atStations.length > 0) return atStations;
   return holders.filter((holder, i) => holders.findIndex((other) => other.thread === holder.thread) === i);
+}
+
+/** Nobody in the way: no thread, no cord. */
+function alone(surroundings: Surroundings): SpaceParts {
+  const nobody = { threadAt: new Map<number, ThreadId>(), usedNormals: new Map<number, ThreadId>() };
+  return { graph: surroundings.bare(), occupancy: nobody, stocks: surroundings.everyStock };
 }
 
 /** Runs the search again with one obstacle lifted at a time, and reports the first whose lifting helps. */
@@ -56,22 +69,20 @@ export function diagnose(
   surroundings: Surroundings,
   thread: Thread,
   failure: Extract<SearchResult, { found: false }>,
-  everyStock: Surroundings['stocks'],
 ): Obstacle {
-  const { graph, occupancy } = surroundings;
+  const { graph, occupancy, everyStock } = surroundings;
   const laneId = (lane: number): LaneId => graph.lanes[lane]?.id ?? thread.from;
   const sourceHolder = occupancy.threadAt.get(graph.laneIndex.get(thread.from) ?? -1);
   if (sourceHolder !== undefined) return { code: 'source-held', lane: thread.from, thread: sourceHolder };
 
-  const nobodyElse = { threadAt: new Map<number, ThreadId>(), usedNormals: occupancy.usedNormals };
-  const alone = routeThread({ ...surroundings, occupancy: nobodyElse }, thread);
-  if (alone.found) {
-    return { code: 'held', holders: holdersOn(surroundings, lanesOf(alone.hops)) };
-  }
   const withCords = routeThread({ ...surroundings, stocks: everyStock }, thread);
   const cord = withCords.found ? withCords.hops.find((hop) => hop.kind === 'cord') : undefined;
   if (cord !== undefined)
     return { code: 'no-cord-left', from: laneId(cord.from), to: laneId(cord.to), stock: cord.stock };
+
+  const cleared = routeThread(alone(surroundings), thread);
+  const holders = cleared.found ? holdersOn(surroundings, lanesOf(cleared.hops)) : [];
+  if (holders.length > 0) return { code: 'held', holders };
   const { role, station } = failure.missing;
   return { code: 'no-way', stopsAt: laneId(failure.stopsAt), role, ...(station && { station }) };
 }

@@ -6,14 +6,12 @@ import type { Cord, Scene, Session, Thread } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
 import type { CarriedSettings } from './carrySettings';
 import { carrySettings } from './carrySettings';
-import { stocksLeft } from './cordHubs';
 import type { Obstacle } from './diagnose';
 import { diagnose } from './diagnose';
-import { occupancy } from './occupancy';
 import { realise } from './realise';
-import type { Surroundings } from './routeThread';
 import { routeThread } from './routeThread';
 import type { Hop } from './searchPath';
+import { surroundingsOf } from './surroundings';
 
 export type ThreadOutcome =
   | { readonly thread: ThreadId; readonly routed: true; readonly cost: number; readonly kept: boolean }
@@ -85,21 +83,14 @@ export function route(rig: Rig, session: Session, scene: Scene, only?: readonly 
     }
     const own = cords.filter((cord) => cord.thread === thread.id);
     const others = cords.filter((cord) => cord.thread !== thread.id);
-    const graph = compile(rig, session, within(scene, others, settings));
-    const surroundings: Surroundings = {
-      graph,
-      occupancy: occupancy(
-        graph,
-        active.filter((other) => other.id !== thread.id),
-      ),
-      stocks: stocksLeft(rig.cords, others),
-    };
+    const surroundings = surroundingsOf(rig, session, within(scene, cords, settings), thread);
+    const { graph } = surroundings;
     const result = routeThread(surroundings, thread);
     if (!result.found) {
       outcomes.push({
         thread: thread.id,
         routed: false,
-        obstacle: diagnose(surroundings, thread, result, rig.cords),
+        obstacle: diagnose(surroundings, thread, result),
       });
       continue;
     }

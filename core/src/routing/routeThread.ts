@@ -1,5 +1,4 @@
-import type { Edge, SignalGraph } from '../graph/signalGraph';
-import type { CordStock } from '../rig/rigSchema';
+import type { Edge } from '../graph/signalGraph';
 import type { Thread } from '../session/sessionSchema';
 import { cordHubs } from './cordHubs';
 import { ROUTING_COST } from './costs';
@@ -8,14 +7,11 @@ import { normalsByJack } from './occupancy';
 import type { SearchResult } from './searchPath';
 import { searchPath } from './searchPath';
 import type { SearchSpace } from './searchSpace';
+import type { Surroundings } from './surroundings';
 import { waypointsOf } from './waypoints';
 
-/** What stands in a thread's way: the other threads, and the cords left. */
-export interface Surroundings {
-  readonly graph: SignalGraph;
-  readonly occupancy: Occupancy;
-  readonly stocks: readonly CordStock[];
-}
+/** The part of its surroundings a search looks at. */
+export type SpaceParts = Pick<Surroundings, 'graph' | 'occupancy' | 'stocks'>;
 
 function edgeCost(edge: Edge, occupancy: Occupancy): number {
   if (!edge.closed || occupancy.threadAt.has(edge.to)) return Infinity;
@@ -23,7 +19,7 @@ function edgeCost(edge: Edge, occupancy: Occupancy): number {
 }
 
 /** The space in which a thread may be routed: conducting edges, free jacks, and cords on the hook. */
-export function spaceAround({ graph, occupancy, stocks }: Surroundings): SearchSpace {
+export function spaceAround({ graph, occupancy, stocks }: SpaceParts): SearchSpace {
   const normals = normalsByJack(graph);
   const breaking = (edge: Edge): number =>
     occupancy.usedNormals.has(edge.index) ? ROUTING_COST.breakUsedNormal : ROUTING_COST.breakIdleNormal;
@@ -35,7 +31,7 @@ export function spaceAround({ graph, occupancy, stocks }: Surroundings): SearchS
 }
 
 /** The cheapest way for one thread, everything else staying where it is. */
-export function routeThread(surroundings: Surroundings, thread: Thread): SearchResult {
+export function routeThread(surroundings: SpaceParts, thread: Thread): SearchResult {
   const { graph } = surroundings;
   const start = graph.laneIndex.get(thread.from) ?? -1;
   return searchPath(spaceAround(surroundings), start, waypointsOf(graph, thread));

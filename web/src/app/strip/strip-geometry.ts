@@ -63,7 +63,8 @@ const LEAST_STEP = 44;
 const RIGHT = 12;
 /** A device that a thread only touches once still needs room for its name. */
 const LONE_WEIGHT = 2;
-const LONGEST_LABEL = 13;
+/** Width of a character of a label, pixels. */
+const LABEL_CHARACTER = 5;
 const CORD_SAG = 15;
 const TOP_DB = 30;
 const BOTTOM_DB = -135;
@@ -146,11 +147,12 @@ function blocksOf(runs: readonly Run[], edges: readonly number[]): readonly Bloc
 }
 
 /** "Bay B 25 lower" inside Bay B is "25 lower". */
-function labelOf(hop: StripHop): string {
+function labelOf(hop: StripHop, width: number): string {
+  const most = Math.floor(width / LABEL_CHARACTER);
   const own = hop.laneName.startsWith(hop.deviceName)
     ? hop.laneName.slice(hop.deviceName.length).trim()
     : hop.laneName;
-  return own.length > LONGEST_LABEL ? `${own.slice(0, LONGEST_LABEL - 1)}…` : own;
+  return own.length > most ? `${own.slice(0, most - 1)}…` : own;
 }
 
 /** Lays out a strip for a width in pixels. It grows wider than that rather than crowd its figures. */
@@ -186,7 +188,7 @@ export function drawStrip(hops: readonly StripHop[], availableWidth: number): St
             },
           ],
     ),
-    labels: hops.map(labelOf),
+    labels: hops.map((hop) => labelOf(hop, step)),
     beads: hops.map((_, i) => ({ x: xs[i] ?? 0, y, hop: i })),
     nominal: polyline(
       xs,

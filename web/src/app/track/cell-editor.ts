@@ -59,7 +59,7 @@ const WAIT_MS = 60;
   styles: `
     input {
       width: 100%;
-      min-width: 4.2rem;
+      min-width: 5.5rem;
       padding: 0 0.25rem;
       margin: -1px -0.25rem;
     }
