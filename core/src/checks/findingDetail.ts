@@ -28,7 +28,7 @@ export type FindingDetail =
     }
   | {
       readonly rule: 'unit-used-twice';
-      readonly figures: { readonly station: StationId; readonly count: number };
+      readonly figures: { readonly stations: readonly StationId[]; readonly count: number };
     }
   | {
       readonly rule: 'normal-broken';

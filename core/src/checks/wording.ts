@@ -67,8 +67,8 @@ const SPEAK: Speak = {
     }.`,
     remedy: incompleteRemedy(figures, naming),
   }),
-  'unit-used-twice': ({ station, count }, naming, finding) => ({
-    wrong: `${naming.station(station)} serves ${count} threads at once: ${named(finding, 'thread', naming)}.`,
+  'unit-used-twice': ({ stations, count }, naming, finding) => ({
+    wrong: `${stations.map((id) => naming.station(id)).join(', ')} ${stations.length === 1 ? 'serves' : 'serve'} ${count} threads at once: ${named(finding, 'thread', naming)}.`,
     remedy: 'Give all but one of them another unit, or move one to another scene.',
   }),
   'normal-broken': ({ normalFrom, normalTo, jack }, naming, finding) => ({

@@ -51,9 +51,12 @@ export function propose(replica: Replica, change: Change): Proposal {
   return { ok: true, replica: { ...replica, pending: [...replica.pending, change], studio: result.value } };
 }
 
-/** Takes in a line of the history, own or somebody else's. Lines already known change nothing. */
+/**
+ * Takes in a line of the history, own or somebody else's. A line already known changes nothing but that
+ * its change is no longer pending: after a reload the answer to it may come later than the line did.
+ */
 export function receive(replica: Replica, entry: ServerEntry): Replica {
-  if (entry.revision <= replica.revision) return replica;
+  if (entry.revision <= replica.revision) return withdraw(replica, entry.change);
   if (entry.revision !== replica.revision + 1) throw new Error('a line of the history is missing');
   const result = applyChange(replica.confirmed, entry.edits);
   if (!result.ok) throw new Error('the server accepted a change that does not apply here');
@@ -61,7 +64,8 @@ export function receive(replica: Replica, entry: ServerEntry): Replica {
   return rebuilt({ ...replica, revision: entry.revision, confirmed: result.value, pending });
 }
 
-/** Drops a change the server refused. */
+/** Drops a pending change: one the server refused, or has had for long. */
 export function withdraw(replica: Replica, changeId: string): Replica {
-  return rebuilt({ ...replica, pending: replica.pending.filter((change) => change.id !== changeId) });
+  const pending = replica.pending.filter((change) => change.id !== changeId);
+  return pending.length === replica.pending.length ? replica : rebuilt({ ...replica, pending });
 }

@@ -46,7 +46,7 @@ function changed(shelf: Shelf, item: Item, edit: SetEdit): Applied<Item> {
 /**
  * `thing.set`: changes one field of an item, if it still is what the editor saw. Two people on
  * different fields of one row do not disturb each other; on the same field the later one is refused
- * and told what is there. Inverse: the same with value and `was` exchanged.
+ * and told what is there. Inverse: the same field back to what it was.
  */
 export function setEdit(shelf: Shelf): EditKind<SetEdit> {
   const type = `${shelf.name}.set`;
@@ -80,6 +80,11 @@ export function setEdit(shelf: Shelf): EditKind<SetEdit> {
       const put = items.map((candidate) => (candidate === item ? next.value : candidate));
       return applied(shelf.put(studio, edit, put));
     },
-    invert: (_before, edit) => ({ ...edit, value: orNull(edit.was), was: orNull(edit.value) }),
+    // What was there, not what the editor saw: a value somebody else had set already stays theirs.
+    invert(before, edit) {
+      const item = shelf.get(before, edit)?.find((candidate) => candidate.id === edit.id);
+      const value = item === undefined ? null : orNull(read(item, edit.field.split('.')));
+      return { ...edit, value, was: orNull(edit.value) };
+    },
   };
 }

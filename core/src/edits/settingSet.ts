@@ -41,5 +41,9 @@ export const settingSet: EditKind<SettingSet> = {
     const sorted = Object.fromEntries(Object.entries(next).sort(([a], [b]) => (a < b ? -1 : 1)));
     return applied(inScene(studio, edit, (at) => ({ ...at, settings: sorted })));
   },
-  invert: (_before, edit) => ({ ...edit, value: edit.was, was: edit.value }),
+  invert: (before, edit) => ({
+    ...edit,
+    value: sceneOf(before, edit)?.settings[edit.key] ?? null,
+    was: edit.value,
+  }),
 };

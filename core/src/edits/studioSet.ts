@@ -27,5 +27,5 @@ export const studioSet: EditKind<StudioSet> = {
       });
     return applied({ ...studio, name: value });
   },
-  invert: (_before, edit) => ({ ...edit, value: edit.was, was: edit.value }),
+  invert: (before, edit) => ({ ...edit, value: before.name, was: edit.value }),
 };

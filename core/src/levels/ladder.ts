@@ -60,6 +60,9 @@ const unitOf = (lane: Lane): 'dBu' | 'dBFS' => (lane.medium === 'digital' ? 'dBF
 
 function maxAt(lane: Lane): number | undefined {
   if (lane.medium === 'digital') return DIGITAL_MAX_DBFS;
+  const microphone = lane.microphone;
+  if (microphone?.maxDbSpl !== undefined)
+    return microphoneDbu(microphone.sensitivityDbu, microphone.maxDbSpl);
   return lane.output?.maxDbu ?? lane.input?.maxDbu;
 }
 
@@ -119,6 +122,8 @@ function gapsOf(
   if (source.levelDbSpl === undefined) gaps.push({ code: 'sound-level-unknown', lane: start.index });
   if (source.crestDb === undefined) gaps.push({ code: 'crest-unknown', lane: start.index });
   if (start.output?.noiseDbu === undefined) gaps.push({ code: 'noise-unknown', lane: start.index });
+  if (start.microphone !== undefined && maxAt(start) === undefined)
+    gaps.push({ code: 'max-unknown', lane: start.index });
   for (const edge of path) {
     const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
     if (edge.passive && from?.output !== undefined && loadingOf(graph, from.index) === undefined)

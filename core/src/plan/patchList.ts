@@ -20,14 +20,16 @@ export interface PatchLine {
 
 const NUMBERS = new Intl.Collator('en', { numeric: true });
 
-/** The station a thread reaches next after a cord: the reason the cord is there. */
+/** The unit a thread reaches next after a cord: the reason the cord is there. A room jack is only on the way. */
 function whyOf(context: CheckContext, cord: Cord): { thread: string; why: string } {
   for (const planned of context.threads) {
     const at = planned.path.findIndex((edge) => edge.cord === cord.id);
     if (at < 0) continue;
     const onward = planned.path.slice(at + 1);
-    const next = planned.stations.find((station) =>
-      onward.some((edge) => edge.from === station.in && edge.to === station.out),
+    const next = planned.stations.find(
+      (station) =>
+        station.role !== 'room-jack' &&
+        onward.some((edge) => edge.from === station.in && edge.to === station.out),
     );
     const thread = threadName(planned.thread);
     return { thread, why: next === undefined ? 'end of the thread' : `on to ${next.name}` };

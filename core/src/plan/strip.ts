@@ -114,12 +114,10 @@ function looseStrip(context: CheckContext, lane: number): Strip {
   const back = [...follow(context, lane, 'to')].reverse();
   const path = [...back, ...follow(context, lane, 'from')];
   const start = path[0]?.from ?? lane;
-  return stripFrom(
-    context,
-    context.graph.lanes[lane]?.name ?? '',
-    ladder(context.graph, start, path, {}),
-    lane,
-  );
+  const levels = ladder(context.graph, start, path, {});
+  // No source is meant to sound here, so that its figures are missing says nothing.
+  const gaps = levels.gaps.filter(({ lane: at }) => at !== start);
+  return stripFrom(context, context.graph.lanes[lane]?.name ?? '', { ...levels, gaps }, lane);
 }
 
 /** The lane a selection stands for. */

@@ -75,11 +75,16 @@ export const waiverSchema = z.strictObject({
   reason: z.string().trim().min(1, 'a reason is needed').max(500),
 });
 
+export const SAMPLE_RATES_HZ = [44_100, 48_000, 88_200, 96_000, 176_400, 192_000] as const;
+export const WORD_LENGTHS_BITS = [16, 24, 32] as const;
+/** The buffers a host usually offers; a session may hold any from 16 to 8192. */
+export const BUFFER_SAMPLES = [16, 32, 64, 128, 256, 512, 1024, 2048] as const;
+
 export const sessionSchema = z.strictObject({
   id: sessionIdSchema,
   name: nameSchema,
-  sampleRateHz: z.union([44_100, 48_000, 88_200, 96_000, 176_400, 192_000].map((rate) => z.literal(rate))),
-  wordLengthBits: z.union([z.literal(16), z.literal(24), z.literal(32)]),
+  sampleRateHz: z.literal(SAMPLE_RATES_HZ),
+  wordLengthBits: z.literal(WORD_LENGTHS_BITS),
   bufferSamples: z.number().int().min(16).max(8192),
   /** The level the session works at: "−18 dBFS = +4 dBu". */
   lineUp: z.strictObject({ dbfs: z.number().min(-60).max(0), dbu: z.number().min(-20).max(24) }),

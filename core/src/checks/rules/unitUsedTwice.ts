@@ -17,21 +17,31 @@ function wanted({ threads }: CheckContext): ReadonlyMap<StationId, ReadonlySet<P
   return users;
 }
 
-function run(context: CheckContext): readonly Finding[] {
-  return [...wanted(context)].flatMap(([station, users]): Finding[] => {
-    if (users.size < 2) return [];
-    return [
-      {
-        rule: 'unit-used-twice',
-        at: [
-          { kind: 'station', id: station },
-          ...[...users].map(({ thread }) => ({ kind: 'thread', id: thread.id }) as const),
-        ],
-        figures: { station, count: users.size },
-      },
-    ];
-  });
+/** Stations shared by the same threads have one cause, so they make one finding. */
+function sharedBy(
+  users: ReadonlyMap<StationId, ReadonlySet<PlannedThread>>,
+): readonly { readonly stations: readonly StationId[]; readonly threads: readonly PlannedThread[] }[] {
+  const groups = new Map<string, { stations: StationId[]; threads: readonly PlannedThread[] }>();
+  for (const [station, planned] of users) {
+    if (planned.size < 2) continue;
+    const threads = [...planned];
+    const key = threads.map(({ thread }) => thread.id).join(' ');
+    const group = groups.get(key);
+    if (group === undefined) groups.set(key, { stations: [station], threads });
+    else group.stations.push(station);
+  }
+  return [...groups.values()];
 }
+
+const run = (context: CheckContext): readonly Finding[] =>
+  sharedBy(wanted(context)).map(({ stations, threads }) => ({
+    rule: 'unit-used-twice',
+    at: [
+      ...stations.map((id) => ({ kind: 'station', id }) as const),
+      ...threads.map(({ thread }) => ({ kind: 'thread', id: thread.id }) as const),
+    ],
+    figures: { stations, count: threads.length },
+  }));
 
 export const unitUsedTwice: Rule = {
   id: 'unit-used-twice',

@@ -4,8 +4,22 @@ import { typedNumber } from '../track/typed-number';
 
 type Params = Readonly<Record<string, unknown>>;
 
+/** Keys whose words alone would not tell an engineer what is meant. */
+const TERMS: Readonly<Record<string, string>> = {
+  adcs: 'line inputs',
+  dacs: 'line outputs',
+  adc: 'ADC',
+  dac: 'DAC',
+  ein: 'equivalent input noise',
+  phantom: '48 V',
+};
+
 /** "sensitivityMvPerPa" as words: "sensitivity mv per pa". */
-const words = (key: string): string => key.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
+const words = (key: string): string =>
+  key
+    .replace(/([a-z])([A-Z])/g, '$1 $2')
+    .toLowerCase()
+    .replace(/[a-z]+/g, (word) => TERMS[word] ?? word);
 
 const UNITS: readonly (readonly [RegExp, string])[] = [
   [/ db spl$/, 'dB SPL'],

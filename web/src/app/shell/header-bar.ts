@@ -2,16 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { Router, RouterLink } from '@angular/router';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
-import { formatLevel } from '@ft/core/units/format';
 import { planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { Finder } from './finder';
+import { SessionPanel } from './session-panel';
 
-/** Session, scene, line-up, findings, who else is here, undo and redo, finder. */
+/** Session, scene, its facts, findings, who else is here, undo and redo, finder. */
 @Component({
   selector: 'ft-header-bar',
-  imports: [Finder, NgbDropdownModule, RouterLink],
+  imports: [Finder, NgbDropdownModule, RouterLink, SessionPanel],
   templateUrl: './header-bar.html',
   styleUrl: './header-bar.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -32,15 +32,6 @@ export class HeaderBar {
 
   protected readonly errors = computed(() => this.count('error'));
   protected readonly warnings = computed(() => this.count('warning'));
-  protected readonly lineUp = computed(() => {
-    const lineUp = this.found()?.session.lineUp;
-    return lineUp && `${formatLevel(lineUp.dbfs, 'dBFS')} = ${formatLevel(lineUp.dbu, 'dBu')}`;
-  });
-  protected readonly rate = computed(() => {
-    const hz = this.found()?.session.sampleRateHz;
-    return hz === undefined ? '' : `${String(hz / 1000)} kHz`;
-  });
-
   protected goTo(session: string, scene: string): void {
     const [root = '', studio = ''] = this.base();
     const stage = this.router.url.split('/')[5] ?? 'track';

@@ -1,13 +1,25 @@
 import { inject } from '@angular/core';
-import { createEffect } from '@ngrx/effects';
-import { Store } from '@ngrx/store';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { tap } from 'rxjs';
-import { draftFeature, saveDrafts } from './draft.feature';
+import { DraftActions, forgetDraft, saveDraft } from './draft.feature';
 
-/** Writes drafts to the browser at every keystroke: a crash loses none. */
+/** Writes a draft to the browser at every keystroke: a crash loses none. */
 export const rememberDrafts = createEffect(
-  (store = inject(Store)) => {
-    return store.select(draftFeature.selectTexts).pipe(tap(saveDrafts));
+  (actions$ = inject(Actions)) => {
+    return actions$.pipe(ofType(DraftActions.keep), tap(saveDraft));
+  },
+  { functional: true, dispatch: false },
+);
+
+/** A draft that was entered or dropped is forgotten. */
+export const forgetDrafts = createEffect(
+  (actions$ = inject(Actions)) => {
+    return actions$.pipe(
+      ofType(DraftActions.drop),
+      tap(({ key }) => {
+        forgetDraft(key);
+      }),
+    );
   },
   { functional: true, dispatch: false },
 );

@@ -7,32 +7,38 @@ import { createActionGroup, createFeature, createReducer, on, props } from '@ngr
 export const DraftActions = createActionGroup({
   source: 'Draft',
   events: {
-    Keep: props<{ key: string; text: string }>(),
+    Keep: props<Draft>(),
     Drop: props<{ key: string }>(),
   },
 });
+
+/** What was typed, and for which cell. */
+export interface Draft {
+  readonly key: string;
+  readonly text: string;
+}
 
 export interface DraftState {
   readonly texts: Readonly<Record<string, string>>;
 }
 
-const KEY = 'ft-drafts';
+const PREFIX = 'ft-draft:';
 
-/** The drafts kept by the browser; unreadable ones are dropped. */
+/** The drafts kept by the browser. Each has an entry of its own, so that two windows do not overwrite each other's. */
 export function keptDrafts(): DraftState {
-  try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as unknown;
-    const entries = typeof kept === 'object' && kept !== null ? Object.entries(kept) : [];
-    return {
-      texts: Object.fromEntries(entries.filter(([, text]) => typeof text === 'string')),
-    };
-  } catch {
-    return { texts: {} };
-  }
+  const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '');
+  const own = keys.filter((key) => key.startsWith(PREFIX));
+  return {
+    texts: Object.fromEntries(own.map((key) => [key.slice(PREFIX.length), localStorage.getItem(key) ?? ''])),
+  };
 }
 
-export const saveDrafts = (texts: DraftState['texts']): void => {
-  localStorage.setItem(KEY, JSON.stringify(texts));
+export const saveDraft = ({ key, text }: Draft): void => {
+  localStorage.setItem(`${PREFIX}${key}`, text);
+};
+
+export const forgetDraft = (key: string): void => {
+  localStorage.removeItem(`${PREFIX}${key}`);
 };
 
 export const draftFeature = createFeature({

@@ -1,22 +1,42 @@
 import { changeSchema } from '@ft/core/edits/change';
 import type { Change } from '@ft/core/edits/change';
 
-const keyOf = (studioId: string): string => `ft-pending:${studioId}`;
+/**
+ * Changes the server has not confirmed, kept in the browser. Each has an entry of its own, so that two
+ * windows do not overwrite each other's; sending one twice does no harm, its id is known.
+ */
+const prefixOf = (studioId: string): string => `ft-pending:${studioId}:`;
 
-/** Keeps changes the server has not confirmed yet, so that a reload or a crash loses none of them. */
-export function keepPending(studioId: string, pending: readonly Change[]): void {
-  if (pending.length === 0) localStorage.removeItem(keyOf(studioId));
-  else localStorage.setItem(keyOf(studioId), JSON.stringify(pending));
+interface Kept {
+  readonly order: number;
+  readonly change: Change;
 }
 
-/** The changes kept from before a reload; what cannot be read any more is left out. */
-export function keptPending(studioId: string): readonly Change[] {
-  const text = localStorage.getItem(keyOf(studioId));
-  if (text === null) return [];
+/** Keeps a change. `order` grows with time, so that after a reload they are sent as they were made. */
+export function keepPending(studioId: string, change: Change, order: number): void {
+  localStorage.setItem(`${prefixOf(studioId)}${change.id}`, JSON.stringify({ order, change }));
+}
+
+export function forgetPending(studioId: string, changeId: string): void {
+  localStorage.removeItem(`${prefixOf(studioId)}${changeId}`);
+}
+
+function keptAt(key: string): readonly Kept[] {
   try {
-    const parsed = changeSchema.array().safeParse(JSON.parse(text));
-    return parsed.success ? parsed.data : [];
+    const { order, change } = JSON.parse(localStorage.getItem(key) ?? '') as Kept;
+    const parsed = changeSchema.safeParse(change);
+    return parsed.success ? [{ order, change: parsed.data }] : [];
   } catch {
     return [];
   }
+}
+
+/** The changes kept from before a reload, the oldest first; what cannot be read any more is left out. */
+export function keptPending(studioId: string): readonly Change[] {
+  const keys = Array.from({ length: localStorage.length }, (_, i) => localStorage.key(i) ?? '');
+  return keys
+    .filter((key) => key.startsWith(prefixOf(studioId)))
+    .flatMap(keptAt)
+    .sort((a, b) => a.order - b.order)
+    .map(({ change }) => change);
 }

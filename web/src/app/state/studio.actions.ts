@@ -3,6 +3,7 @@ import type { EntryMessage, StudioAt, UndoState } from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { Draft } from './draft.feature';
 
 export const StudioActions = createActionGroup({
   source: 'Studio',
@@ -12,8 +13,8 @@ export const StudioActions = createActionGroup({
     'Open failed': props<{ message: string }>(),
     Close: emptyProps(),
     /** A person's change: what it is called, and its edits. `draft` is kept should the server refuse. */
-    Change: props<{ label: string; edits: readonly EditJson[]; draft?: { key: string; text: string } }>(),
-    Proposed: props<{ change: Change }>(),
+    Change: props<{ label: string; edits: readonly EditJson[]; draft?: Draft }>(),
+    Proposed: props<{ change: Change; draft?: Draft }>(),
     'Entry arrived': props<{ entry: EntryMessage }>(),
     Refused: props<{ changeId: string; label: string; message: string }>(),
     Undo: props<{ revision?: number }>(),

@@ -29,27 +29,29 @@ import { refusalSentence } from '@ft/core/edits/refusalWording';
 import { Api, apiErrorOf } from './api.service';
 import { authorId } from './author';
 import { DraftActions } from './draft.feature';
-import { keepPending, keptPending } from './pending-store';
+import { forgetPending, keepPending, keptPending } from './pending-store';
 import { StudioActions } from './studio.actions';
 import { studioEvents } from './studio-events';
 import { studioFeature } from './studio.feature';
 
 const RETRY_MS = 1500;
 
-/** Loads a studio when another one is opened than the one that is there. */
+/** Loads a studio when another one is opened than the one that is there; closing it forgets it. */
 export const openStudio = createEffect(
   (actions$ = inject(Actions), api = inject(Api)) => {
     return actions$.pipe(
-      ofType(StudioActions.open),
-      distinctUntilChanged((a, b) => a.studioId === b.studioId),
-      switchMap(({ studioId }) =>
-        api.studio(studioId).pipe(
-          map((at) => StudioActions.opened({ studioId, at, kept: keptPending(studioId) })),
-          catchError((error: unknown) =>
-            of(StudioActions.openFailed({ message: apiErrorOf(error).message })),
-          ),
-          takeUntil(actions$.pipe(ofType(StudioActions.close))),
-        ),
+      ofType(StudioActions.open, StudioActions.close),
+      map((action) => ('studioId' in action ? action.studioId : null)),
+      distinctUntilChanged(),
+      switchMap((studioId) =>
+        studioId === null
+          ? EMPTY
+          : api.studio(studioId).pipe(
+              map((at) => StudioActions.opened({ studioId, at, kept: keptPending(studioId) })),
+              catchError((error: unknown) =>
+                of(StudioActions.openFailed({ message: apiErrorOf(error).message })),
+              ),
+            ),
       ),
     );
   },
@@ -87,7 +89,7 @@ export const tryChange = createEffect(
         if (replica === null || edits.length === 0) return EMPTY;
         const change: Change = { id: crypto.randomUUID(), label, edits: [...edits] };
         const tried = propose(replica, change);
-        if (tried.ok) return of(StudioActions.proposed({ change }));
+        if (tried.ok) return of(StudioActions.proposed({ change, ...(draft && { draft }) }));
         const refused = StudioActions.refused({
           changeId: change.id,
           label,
@@ -100,21 +102,13 @@ export const tryChange = createEffect(
   { functional: true },
 );
 
-/** The text a refused change carried, for the cell it came from. */
-function draftOf(change: Change): Observable<Action> {
-  const edit = change.edits[0];
-  if (edit?.type !== 'thread.set' || typeof edit['value'] !== 'string') return EMPTY;
-  return of(
-    DraftActions.keep({ key: `${String(edit['id'])}:${String(edit['field'])}`, text: edit['value'] }),
-  );
-}
-
 /**
  * Sends pending changes, the oldest first and one at a time. An unreachable server is tried again
  * until it answers; the change stays pending meanwhile.
  */
 export const sendPending = createEffect(
   (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
+    const drafts = store.selectSignal(studioFeature.selectDrafts);
     const send = (studioId: string, change: Change): Observable<Action> =>
       api.change(studioId, authorId(), change).pipe(
         retry({
@@ -123,15 +117,16 @@ export const sendPending = createEffect(
         map((entry) => StudioActions.entryArrived({ entry })),
         catchError((error: unknown) => {
           const { message } = apiErrorOf(error);
+          const draft = drafts()[change.id];
           const refused = StudioActions.refused({ changeId: change.id, label: change.label, message });
-          return from([of(refused), draftOf(change)]).pipe(mergeMap((actions) => actions));
+          return draft === undefined ? of(refused) : from([refused, DraftActions.keep(draft)]);
         }),
         takeUntil(actions$.pipe(ofType(StudioActions.close))),
       );
     return store.select(studioFeature.selectPending).pipe(
       map((pending) => pending[0]),
+      distinctUntilChanged((a, b) => a?.id === b?.id),
       filter((change) => change !== undefined),
-      distinctUntilChanged((a, b) => a.id === b.id),
       concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
       switchMap(([change, studioId]) => (studioId === null ? EMPTY : send(studioId, change))),
     );
@@ -139,17 +134,17 @@ export const sendPending = createEffect(
   { functional: true },
 );
 
-/** Keeps what is pending in the browser as well. */
+/** Keeps what is pending in the browser as well, until the server has answered. */
 export const rememberPending = createEffect(
   (actions$ = inject(Actions), store = inject(Store)) => {
     return actions$.pipe(
       ofType(StudioActions.proposed, StudioActions.entryArrived, StudioActions.refused),
-      concatLatestFrom(() => [
-        store.select(studioFeature.selectStudioId),
-        store.select(studioFeature.selectPending),
-      ]),
-      tap(([, studioId, pending]) => {
-        if (studioId !== null) keepPending(studioId, pending);
+      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
+      tap(([action, studioId]) => {
+        if (studioId === null) return;
+        if (action.type === StudioActions.proposed.type) keepPending(studioId, action.change, Date.now());
+        else if (action.type === StudioActions.refused.type) forgetPending(studioId, action.changeId);
+        else forgetPending(studioId, action.entry.change);
       }),
     );
   },

@@ -4,6 +4,7 @@ import type { Replica } from '@ft/core/edits/replica';
 import { propose, receive, replicaOf, withdraw } from '@ft/core/edits/replica';
 import { findScene } from '@ft/core/plan/scenePlace';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { Draft } from './draft.feature';
 import { StudioActions } from './studio.actions';
 
 /** A line for the person: what was done, or what went wrong. */
@@ -21,6 +22,8 @@ export interface StudioState {
   readonly error: string | null;
   /** Lines that came before the ones they follow. */
   readonly early: readonly EntryMessage[];
+  /** What was typed for changes the server has not answered yet, by change id: kept should it refuse. */
+  readonly drafts: Readonly<Record<string, Draft>>;
   readonly live: boolean;
   readonly windows: number;
   readonly undoState: UndoState;
@@ -35,6 +38,7 @@ export const initialStudioState: StudioState = {
   load: 'idle',
   error: null,
   early: [],
+  drafts: {},
   live: true,
   windows: 1,
   undoState: {},
@@ -44,6 +48,10 @@ export const initialStudioState: StudioState = {
 
 const MOST_NOTICES = 4;
 
+function answered(drafts: StudioState['drafts'], changeId: string): StudioState['drafts'] {
+  return Object.fromEntries(Object.entries(drafts).filter(([id]) => id !== changeId));
+}
+
 function noticed(state: StudioState, tone: Notice['tone'], text: string): StudioState {
   const id = state.noticeCount + 1;
   return { ...state, noticeCount: id, notices: [...state.notices, { id, tone, text }].slice(-MOST_NOTICES) };
@@ -52,6 +60,7 @@ function noticed(state: StudioState, tone: Notice['tone'], text: string): Studio
 /** Takes in a history line and every early one that then follows; keeps it for later where one is missing. */
 function arrived(state: StudioState, entry: EntryMessage): StudioState {
   if (state.replica === null) return state;
+  if (entry.revision <= state.replica.revision) return { ...state, replica: receive(state.replica, entry) };
   let { replica } = state;
   let early = [...state.early, entry].filter((line) => line.revision > replica.revision);
   for (;;) {
@@ -82,15 +91,20 @@ export const studioFeature = createFeature({
       error: message,
     })),
     on(StudioActions.close, (): StudioState => initialStudioState),
-    on(StudioActions.proposed, (state, { change }): StudioState => {
+    on(StudioActions.proposed, (state, { change, draft }): StudioState => {
       if (state.replica === null) return state;
       const result = propose(state.replica, change);
-      return result.ok ? { ...state, replica: result.replica } : state;
+      if (!result.ok) return state;
+      const drafts = draft === undefined ? state.drafts : { ...state.drafts, [change.id]: draft };
+      return { ...state, replica: result.replica, drafts };
     }),
-    on(StudioActions.entryArrived, (state, { entry }): StudioState => arrived(state, entry)),
+    on(StudioActions.entryArrived, (state, { entry }): StudioState =>
+      arrived({ ...state, drafts: answered(state.drafts, entry.change) }, entry),
+    ),
     on(StudioActions.refused, (state, { changeId, label, message }): StudioState => {
       const replica = state.replica === null ? null : withdraw(state.replica, changeId);
-      return noticed({ ...state, replica }, 'trouble', `Not done: ${label}. ${message}`);
+      const drafts = answered(state.drafts, changeId);
+      return noticed({ ...state, replica, drafts }, 'trouble', `Not done: ${label}. ${message}`);
     }),
     on(StudioActions.undoState, (state, { state: undoState }): StudioState => ({ ...state, undoState })),
     on(StudioActions.connection, (state, { live }): StudioState => ({ ...state, live })),

@@ -15,7 +15,7 @@ import { EDGE_WORDS } from './edge-words';
 import { hopFigures } from './hop-figures';
 import { BANDS, drawStrip } from './strip-geometry';
 
-const LEGEND = ['cord', 'tieLine', 'normal', 'crosspoint'] as const;
+const LEGEND = ['tieLine', 'normal', 'crosspoint'] as const;
 
 /** The dock: the whole path through whatever is selected, hop by hop, with its level ladder and delay. */
 @Component({
@@ -44,6 +44,8 @@ export class ThreadStrip {
     const present = new Set(this.hops().map(({ kind }) => kind));
     return LEGEND.filter((kind) => present.has(kind));
   });
+  protected readonly hasPlugged = computed(() => this.hops().some(({ plugged }) => plugged === true));
+  protected readonly hasPlanned = computed(() => this.hops().some(({ plugged }) => plugged === false));
   protected readonly worst = computed(() => {
     const { worst = -1 } = this.strip() ?? {};
     return this.drawing().beads[worst];

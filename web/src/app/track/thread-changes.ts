@@ -56,7 +56,8 @@ export class ThreadChanges {
     if (numeric && value === undefined && (text.trim() !== '' || column.field === 'number'))
       return `“${text}” is not a number. Type one, such as 88.`;
     const was = row.thread[column.field];
-    if (value !== was) void this.set(row, column.field, value ?? null, was ?? null, column.title);
+    if (value !== was)
+      void this.set(row, column.field, value ?? null, was ?? null, column.title, text.trim());
     return undefined;
   }
 
@@ -65,10 +66,10 @@ export class ThreadChanges {
     if (column.kind !== 'choice') return;
     if (column.choice === 'processor') {
       const { inserts } = row.thread;
-      void this.set(row, 'inserts', [...inserts, choice.id], inserts, 'Inserts');
+      void this.set(row, 'inserts', [...inserts, choice.id], inserts, 'Inserts', choice.name);
     } else {
       const was = column.choice === 'from' ? row.thread.from : (row.thread.pins[column.choice] ?? null);
-      void this.set(row, column.field, choice.id, was, column.title);
+      void this.set(row, column.field, choice.id, was, column.title, choice.name);
     }
   }
 
@@ -135,9 +136,17 @@ export class ThreadChanges {
     );
   }
 
-  private async set(row: PlanRow, field: string, value: unknown, was: unknown, title: string): Promise<void> {
+  /** @param typed what the person typed or chose, in words: kept in the cell should the change be refused. */
+  private async set(
+    row: PlanRow,
+    field: string,
+    value: unknown,
+    was: unknown,
+    title: string,
+    typed = '',
+  ): Promise<void> {
     const edits = await this.planner.api.changeThread(row.thread.id, field, value, was);
-    const draft = typeof value === 'string' ? { key: `${row.thread.id}:${field}`, text: value } : undefined;
+    const draft = typed === '' ? undefined : { key: `${row.thread.id}:${field}`, text: typed };
     this.store.dispatch(
       StudioActions.change({ label: `${row.name}: ${title}`, edits, ...(draft && { draft }) }),
     );

@@ -1,0 +1,95 @@
+import { buildDevice, settingsOf } from '@ft/core/rig/buildDevice';
+import { CATALOGUE } from '@ft/core/rig/catalogue/catalogue';
+import type { LaneKey } from '@ft/core/rig/deviceModel';
+import { typeForms } from '@ft/core/rig/paramFields';
+import type { Device } from '@ft/core/rig/rigSchema';
+import { deviceSchema } from '@ft/core/rig/rigSchema';
+import type { SettingKey } from '@ft/core/rig/settings';
+
+/** The least parameters each type needs. */
+const NEEDED: Record<string, Record<string, unknown>> = {
+  microphone: { principle: 'dynamic', sensitivityMvPerPa: 2 },
+};
+
+const deviceOf = (type: string): Device =>
+  deviceSchema.parse({ id: 'unit', name: 'Unit', room: 'main', type, params: NEEDED[type] ?? {} });
+
+describe.each(CATALOGUE.map(({ type }) => type))('catalogue type %s', (type) => {
+  const device = deviceOf(type);
+  const model = buildDevice(device, {});
+  const lanes = new Map(model.ports.map((port) => [port.key, port.lanes]));
+  const exists = ({ port, lane }: LaneKey): boolean => lane >= 1 && lane <= (lanes.get(port) ?? 0);
+
+  it('has ports with keys of their own, and routes and stations between lanes that exist', () => {
+    expect(lanes.size).toBe(model.ports.length);
+    expect(model.ports.length).toBeGreaterThan(0);
+    for (const { from, to, unlessPlugged = [] } of model.routes)
+      expect([from, to, ...unlessPlugged].every(exists)).toBe(true);
+    for (const station of model.stations) expect([station.in, station.out].every(exists)).toBe(true);
+  });
+
+  it('has a route along each of its stations', () => {
+    const routed = new Set(model.routes.map(({ from, to }) => JSON.stringify([from, to])));
+    for (const station of model.stations)
+      expect(routed.has(JSON.stringify([station.in, station.out]))).toBe(true);
+  });
+
+  it('gives figures only to the side that has them', () => {
+    for (const port of model.ports) {
+      if (port.direction === 'in') expect(port.output).toBeUndefined();
+      else expect(port.input).toBeUndefined();
+      if (port.medium === 'any') expect(port.input ?? port.output).toBeUndefined();
+    }
+  });
+
+  it('starts every knob inside its range', () => {
+    for (const { initial, range } of settingsOf(device))
+      if (typeof initial === 'number' && range !== undefined) {
+        expect(initial).toBeGreaterThanOrEqual(range.min);
+        expect(initial).toBeLessThanOrEqual(range.max);
+      }
+  });
+
+  it('has a form with a field for every parameter', () => {
+    const form = typeForms().find((candidate) => candidate.type === type)!;
+    for (const key of Object.keys(device.params)) expect(form.fields.map((field) => field.key)).toContain(key);
+  });
+
+  it('refuses a parameter it does not know', () => {
+    const strange = { id: 'unit', name: 'Unit', room: 'main', type, params: { ...NEEDED[type], taste: 3 } };
+    expect(deviceSchema.safeParse(strange).success).toBe(false);
+  });
+});
+
+describe('settings', () => {
+  const preamp = deviceSchema.parse({ id: 'pre', name: 'Pre', room: 'main', type: 'micPreamp', params: {} });
+  const gainOf = (settings: Record<string, number | boolean>): number =>
+    buildDevice(preamp, settings as Record<SettingKey, number | boolean>).routes[0]!.gainDb;
+
+  it('move the gain of one channel', () => {
+    expect(gainOf({})).toBe(30);
+    expect(gainOf({ 'pre/gainDb/1': 44 })).toBe(44);
+    expect(gainOf({ 'pre/gainDb/2': 44 })).toBe(30);
+    expect(gainOf({ 'pre/gainDb/1': 44, 'pre/pad/1': true })).toBe(24);
+  });
+
+  it('put a converter channel on its own reference level', () => {
+    const converter = deviceSchema.parse({ id: 'c', name: 'C', room: 'main', type: 'converter', params: {} });
+    const { routes } = buildDevice(converter, { ['c/adcReferenceDbu/2' as SettingKey]: 24 });
+    expect(routes[0]!.gainDb).toBe(-18);
+    expect(routes[1]!.gainDb).toBe(-24);
+  });
+
+  it('split a converter’s lines into DB-25 connectors of eight', () => {
+    const converter = deviceSchema.parse({
+      id: 'c',
+      name: 'C',
+      room: 'main',
+      type: 'converter',
+      params: { adcs: 20 },
+    });
+    const inputs = buildDevice(converter, {}).ports.filter(({ key }) => key.startsWith('line-in'));
+    expect(inputs.map(({ lanes }) => lanes)).toEqual([8, 8, 4]);
+    expect(inputs[2]!.laneNames).toEqual(['line in 17', 'line in 18', 'line in 19', 'line in 20']);
+  });
+});

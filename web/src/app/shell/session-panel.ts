@@ -1,0 +1,84 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { Store } from '@ngrx/store';
+import { BUFFER_SAMPLES, SAMPLE_RATES_HZ, WORD_LENGTHS_BITS } from '@ft/core/session/sessionSchema';
+import { formatLevel } from '@ft/core/units/format';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+import { typedNumber } from '../track/typed-number';
+
+/** The facts of the session in the header, and behind them the fields that change them. */
+@Component({
+  selector: 'ft-session-panel',
+  imports: [NgbDropdownModule],
+  templateUrl: './session-panel.html',
+  styleUrl: './session-panel.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SessionPanel {
+  private readonly store = inject(Store);
+  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
+  protected readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+  protected readonly found = this.store.selectSignal(studioFeature.selectFound);
+  protected readonly rates = SAMPLE_RATES_HZ;
+  protected readonly words = WORD_LENGTHS_BITS;
+  protected readonly buffers = BUFFER_SAMPLES;
+
+  protected readonly facts = computed(() => {
+    const session = this.found()?.session;
+    if (session === undefined) return '';
+    const { dbfs, dbu } = session.lineUp;
+    const lineUp = `${formatLevel(dbfs, 'dBFS')} = ${formatLevel(dbu, 'dBu')}`;
+    return `${String(session.sampleRateHz / 1000)} kHz · ${lineUp}`;
+  });
+
+  protected setNumber(field: 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples', value: string): void {
+    this.set(field, Number(value), `${value}`);
+  }
+
+  protected setName(name: string): void {
+    if (name.trim() !== '') this.set('name', name.trim(), name.trim());
+  }
+
+  protected setLineUp(side: 'dbfs' | 'dbu', text: string): void {
+    const lineUp = this.found()?.session.lineUp;
+    const value = typedNumber(text);
+    if (lineUp === undefined) return;
+    if (value === undefined) {
+      const trouble = `“${text}” is not a level. Type a number, such as ${side === 'dbu' ? '4' : '-18'}.`;
+      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: trouble }));
+    } else this.set('lineUp', { ...lineUp, [side]: value }, `line-up ${text}`);
+  }
+
+  protected renameScene(name: string): void {
+    const scene = this.found()?.scene;
+    if (scene === undefined || name.trim() === '' || name.trim() === scene.name) return;
+    const edit = {
+      type: 'scene.set',
+      session: this.place()?.session,
+      id: scene.id,
+      field: 'name',
+      value: name.trim(),
+      was: scene.name,
+    };
+    this.store.dispatch(StudioActions.change({ label: `Rename scene to ${name.trim()}`, edits: [edit] }));
+  }
+
+  protected renameStudio(name: string): void {
+    const was = this.studio()?.name;
+    if (was === undefined || name.trim() === '' || name.trim() === was) return;
+    const edit = { type: 'studio.set', field: 'name', value: name.trim(), was };
+    this.store.dispatch(StudioActions.change({ label: `Rename studio to ${name.trim()}`, edits: [edit] }));
+  }
+
+  private set(
+    field: 'name' | 'lineUp' | 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples',
+    value: unknown,
+    shown: string,
+  ): void {
+    const session = this.found()?.session;
+    if (session === undefined || session[field] === value) return;
+    const edit = { type: 'session.set', id: session.id, field, value, was: session[field] };
+    this.store.dispatch(StudioActions.change({ label: `Session: ${shown}`, edits: [edit] }));
+  }
+}

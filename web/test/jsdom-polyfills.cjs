@@ -1,0 +1,17 @@
+/* jsdom lacks these; Jest's jsdom environment does not pass Node's through. */
+const { MessageChannel, MessagePort } = require('node:worker_threads');
+const { randomUUID } = require('node:crypto');
+Object.assign(globalThis, { MessageChannel, MessagePort });
+globalThis.structuredClone ??= (value) => require('node:v8').deserialize(require('node:v8').serialize(value));
+globalThis.crypto.randomUUID ??= randomUUID;
+globalThis.ResizeObserver ??= class {
+  observe() {}
+  unobserve() {}
+  disconnect() {}
+};
+globalThis.matchMedia ??= (media) => ({
+  matches: false,
+  media,
+  addEventListener() {},
+  removeEventListener() {},
+});
