@@ -1,27 +1,33 @@
-import { buildDevice } from '../rig/buildDevice';
-import type { DeviceModel } from '../rig/deviceModel';
 import type { CordId, LaneId, StationId } from '../rig/ids';
-import { laneIdOf, stationIdOf } from '../rig/ids';
-import type { Device, Rig } from '../rig/rigSchema';
+import type { Rig } from '../rig/rigSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import { adjacency } from './adjacency';
-import { cordEdges, hardwireEdges } from './cableEdges';
-import { deviceLanes } from './deviceLanes';
-import { routeEdges } from './routeEdges';
+import { cordEdge, hardwireEdge } from './cableEdges';
+import type { DeviceParts } from './deviceParts';
+import { deviceParts, knobsByDevice } from './deviceParts';
+import { routeEdge } from './routeEdge';
 import type { Edge, GraphStation, Lane, SignalGraph } from './signalGraph';
 
-/** An edge before it has its place in the list. */
-export type EdgeDraft = Omit<Edge, 'index'>;
-
-/** What the parts of the compiler look up while lanes are already numbered. */
+/** What the parts of the compiler look up once lanes are numbered. */
 export interface LaneLookup {
   readonly lanes: readonly Lane[];
   readonly laneIndex: ReadonlyMap<LaneId, number>;
 }
 
-interface BuiltDevice {
-  readonly device: Device;
-  readonly model: DeviceModel;
+/** Builds all devices under the knobs of the scene, and numbers their lanes in device, port and lane order. */
+function placeDevices(rig: Rig, scene: Scene): LaneLookup & { readonly parts: readonly DeviceParts[] } {
+  const knobsOf = knobsByDevice(scene);
+  const lanes: Lane[] = [];
+  const laneIndex = new Map<LaneId, number>();
+  const parts = rig.devices.map((device) => {
+    const built = deviceParts(device, knobsOf(device.id), lanes.length);
+    for (const lane of built.lanes) {
+      laneIndex.set(lane.id, lane.index);
+      lanes.push(lane);
+    }
+    return built;
+  });
+  return { lanes, laneIndex, parts };
 }
 
 /** The cord whose plug sits in each lane. */
@@ -35,41 +41,26 @@ function plugs(scene: Scene, { laneIndex }: LaneLookup): ReadonlyMap<number, Cor
   return plugAt;
 }
 
-function stationsOf({ device, model }: BuiltDevice, { laneIndex }: LaneLookup): readonly GraphStation[] {
-  const laneOf = (key: { port: string; lane: number }): number =>
-    laneIndex.get(laneIdOf(device.id, key.port, key.lane)) ?? -1;
-  return model.stations.map((station) => ({
-    id: stationIdOf(device.id, station.key),
-    name: `${device.name} ${station.name}`.trim(),
-    role: station.role,
-    device: device.id,
-    channel: station.channel,
-    in: laneOf(station.in),
-    out: laneOf(station.out),
-  }));
-}
-
 function assemble(
-  lookup: LaneLookup,
-  drafts: readonly EdgeDraft[],
+  { lanes, laneIndex }: LaneLookup,
+  edges: readonly Edge[],
   stations: readonly GraphStation[],
   plugAt: ReadonlyMap<number, CordId>,
   sampleRateHz: number,
 ): SignalGraph {
-  const { lanes, laneIndex } = lookup;
   const stationEndingAt = new Int32Array(lanes.length).fill(-1);
   stations.forEach((station, index) => (stationEndingAt[station.out] = index));
   return {
     lanes,
     laneIndex,
-    edges: drafts.map((draft, index) => ({ ...draft, index })),
+    edges,
     outgoing: adjacency(
       lanes.length,
-      drafts.map((draft) => draft.from),
+      edges.map(({ from }) => from),
     ),
     incoming: adjacency(
       lanes.length,
-      drafts.map((draft) => draft.to),
+      edges.map(({ to }) => to),
     ),
     stations,
     stationIndex: new Map(stations.map((station, index): [StationId, number] => [station.id, index])),
@@ -84,14 +75,14 @@ function assemble(
  * device is made of. Cords and wires whose ends do not exist are left out; integrity reports them.
  */
 export function compile(rig: Rig, session: Session, scene: Scene): SignalGraph {
-  const built = rig.devices.map((device) => ({ device, model: buildDevice(device, scene.settings) }));
-  const lookup = deviceLanes(built);
+  const lookup = placeDevices(rig, scene);
   const plugAt = plugs(scene, lookup);
-  const drafts = [
-    ...built.flatMap((entry) => routeEdges(entry, lookup, plugAt, session.bufferSamples)),
-    ...hardwireEdges(rig.hardwires, lookup),
-    ...cordEdges(scene.cords, lookup),
-  ];
-  const stations = built.flatMap((entry) => stationsOf(entry, lookup));
-  return assemble(lookup, drafts, stations, plugAt, session.sampleRateHz);
+  const { bufferSamples, sampleRateHz } = session;
+  const edges: Edge[] = [];
+  for (const { routes } of lookup.parts)
+    for (const route of routes) edges.push(routeEdge(route, edges.length, plugAt, bufferSamples));
+  for (const wire of rig.hardwires) edges.push(...hardwireEdge(wire, edges.length, lookup));
+  for (const cord of scene.cords) edges.push(...cordEdge(cord, edges.length, lookup));
+  const stations = lookup.parts.flatMap((parts) => parts.stations);
+  return assemble(lookup, edges, stations, plugAt, sampleRateHz);
 }

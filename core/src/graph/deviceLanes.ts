@@ -1,9 +1,7 @@
 import type { DeviceModel, Port } from '../rig/deviceModel';
-import type { LaneId } from '../rig/ids';
 import { laneIdOf } from '../rig/ids';
 import { isAnalogue } from '../rig/medium';
 import type { Device } from '../rig/rigSchema';
-import type { LaneLookup } from './compile';
 import type { Lane } from './signalGraph';
 
 /** Greatest digital level: a full-scale sine (AES17). */
@@ -39,32 +37,29 @@ function levelData(port: Port, maxDbu: number | undefined): Pick<Lane, 'input' |
   };
 }
 
-/** Numbers the lanes of all devices, in device, port and lane order. */
-export function deviceLanes(
-  built: readonly { readonly device: Device; readonly model: DeviceModel }[],
-): LaneLookup {
-  const lanes: Lane[] = [];
-  const laneIndex = new Map<LaneId, number>();
-  for (const { device, model } of built) {
-    const maxima = convertedMaxima(model);
-    for (const port of model.ports)
-      for (let number = 1; number <= port.lanes; number++) {
-        const id = laneIdOf(device.id, port.key, number);
-        laneIndex.set(id, lanes.length);
-        lanes.push({
-          index: lanes.length,
-          id,
-          name: laneName(device, port, number),
-          device: device.id,
-          room: device.room,
-          direction: port.direction,
-          medium: port.medium,
-          connector: port.connector,
-          face: port.face,
-          ...(port.balanced !== undefined && { balanced: port.balanced }),
-          ...levelData(port, maxima.get(`${port.key}/${number}`)),
-        });
-      }
-  }
-  return { lanes, laneIndex };
+/**
+ * The lanes of one device, in port and lane order.
+ * @param base index of the first.
+ */
+export function deviceLanes(device: Device, model: DeviceModel, base: number): readonly Lane[] {
+  const maxima = convertedMaxima(model);
+  let next = base;
+  return model.ports.flatMap((port) =>
+    Array.from({ length: port.lanes }, (_, i): Lane => {
+      const number = i + 1;
+      return {
+        index: next++,
+        id: laneIdOf(device.id, port.key, number),
+        name: laneName(device, port, number),
+        device: device.id,
+        room: device.room,
+        direction: port.direction,
+        medium: port.medium,
+        connector: port.connector,
+        face: port.face,
+        ...(port.balanced !== undefined && { balanced: port.balanced }),
+        ...levelData(port, maxima.get(`${port.key}/${String(number)}`)),
+      };
+    }),
+  );
 }
