@@ -29,7 +29,7 @@ export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
         obstacle.station === undefined
           ? `any ${ROLE_WORDS[obstacle.role]}`
           : naming.station(obstacle.station);
-      return `No wire, normal or cord leads from ${naming.lane(obstacle.stopsAt)} to ${goal}. Choose another ${ROLE_WORDS[obstacle.role]}, or wire one to it.`;
+      return `No wire, normal or cord leads from ${naming.lane(obstacle.from)} to ${goal}. Choose another ${ROLE_WORDS[obstacle.role]}, or wire one to it.`;
     }
   }
 }

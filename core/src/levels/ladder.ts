@@ -4,7 +4,7 @@ import { peakOnSineScale } from '../units/analogueLevel';
 import { powerSumDb } from '../units/decibel';
 import { microphoneDbu } from '../units/soundLevel';
 import type { Loading } from './loadingOf';
-import { loadingOf } from './loadingOf';
+import { loadingOf, loadingUnknown } from './loadingOf';
 
 /** What is known of a sound source at its microphone. */
 export interface SourceLevel {
@@ -126,7 +126,7 @@ function gapsOf(
     gaps.push({ code: 'max-unknown', lane: start.index });
   for (const edge of path) {
     const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
-    if (edge.passive && from?.output !== undefined && loadingOf(graph, from.index) === undefined)
+    if (edge.passive && from?.output !== undefined && loadingUnknown(graph, from.index))
       gaps.push({ code: 'impedance-unknown', lane: from.index });
     if (to !== undefined && isAnalogue(to.medium) && maxAt(to) === undefined)
       gaps.push({ code: 'max-unknown', lane: to.index });

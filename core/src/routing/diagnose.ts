@@ -33,7 +33,8 @@ export type Obstacle =
     }
   | {
       readonly code: 'no-way';
-      readonly stopsAt: LaneId;
+      /** The last station the thread passes, or its source. */
+      readonly from: LaneId;
       readonly role: StationRole;
       readonly station?: StationId;
     };
@@ -84,5 +85,5 @@ export function diagnose(
   const holders = cleared.found ? holdersOn(surroundings, lanesOf(cleared.hops)) : [];
   if (holders.length > 0) return { code: 'held', holders };
   const { role, station } = failure.missing;
-  return { code: 'no-way', stopsAt: laneId(failure.stopsAt), role, ...(station && { station }) };
+  return { code: 'no-way', from: laneId(failure.lastPassed), role, ...(station && { station }) };
 }

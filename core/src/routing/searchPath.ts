@@ -17,6 +17,8 @@ export type SearchResult =
       /** The way to the furthest place reached. */
       readonly hops: readonly Hop[];
       readonly stopsAt: number;
+      /** The last waypoint passed on the way there, or the start. */
+      readonly lastPassed: number;
       /** The waypoint that could not be reached from there. */
       readonly missing: Waypoint;
     };
@@ -74,7 +76,24 @@ class Search {
     const missing = this.waypoints[furthest === NONE ? 0 : this.layerOf(furthest)];
     if (missing === undefined) throw new Error('a search needs a waypoint');
     const stopsAt = furthest === NONE ? start : furthest % this.width;
-    return { found: false, hops: this.hopsTo(furthest), stopsAt, missing };
+    return {
+      found: false,
+      hops: this.hopsTo(furthest),
+      stopsAt,
+      lastPassed: this.lastPassed(start, furthest),
+      missing,
+    };
+  }
+
+  /** Where the layer of a state was entered. */
+  private lastPassed(start: number, end: number): number {
+    if (end === NONE) return start;
+    let state = end;
+    for (;;) {
+      const before = this.cameFrom[state] ?? NONE;
+      if (before === NONE || this.layerOf(before) !== this.layerOf(end)) return state % this.width;
+      state = before;
+    }
   }
 
   private leaveLane(lane: number, state: number, total: number): void {

@@ -11,8 +11,10 @@ import { contextOf, studioOf } from '../fixtures/studioOf';
 import { WORKED_LADDER } from '../fixtures/workedLadder';
 import { EXAMPLES } from './examples';
 
-const first = (rule: { run: (context: ReturnType<typeof contextOf>) => readonly Finding[] }, parts: Parts): Finding =>
-  rule.run(contextOf(studioOf(parts)))[0]!;
+const first = (
+  rule: { run: (context: ReturnType<typeof contextOf>) => readonly Finding[] },
+  parts: Parts,
+): Finding => rule.run(contextOf(studioOf(parts)))[0]!;
 
 function said(finding: Finding, parts: Parts): string {
   const { rig, session, graph } = contextOf(studioOf(parts));
@@ -101,7 +103,10 @@ describe('phantom-into-ribbon', () => {
 describe('unit-used-twice', () => {
   it('makes one finding of two threads on one and the same path', () => {
     const twice: Parts = { ...WORKED_LADDER, threads: [{ from: 'mic/out/1' }, { from: 'mic/out/1' }] };
-    const through = { ...twice, threads: twice.threads!.map((each) => ({ ...each, inserts: ['opto/channel-a'] })) };
+    const through = {
+      ...twice,
+      threads: twice.threads!.map((each) => ({ ...each, inserts: ['opto/channel-a'] })),
+    };
     const findings = unitUsedTwice.run(contextOf(studioOf(through)));
     expect(findings).toHaveLength(1);
     expect(said(findings[0]!, through)).toMatch(

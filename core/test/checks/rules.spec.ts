@@ -16,12 +16,15 @@ describe('the registry of rules', () => {
     expect(RULES.map(({ id }) => id).sort()).toEqual([...RULE_IDS].sort());
   });
 
-  it.each(RULES)('$id has a page that says what the registry says', ({ id, title, severity, why, limits }) => {
-    const page = join(DOCS, `${id}.md`);
-    expect(existsSync(page)).toBe(true);
-    const text = readFileSync(page, 'utf8');
-    for (const part of [`# ${title}`, `\`${id}\``, severity, why, limits]) expect(text).toContain(part);
-  });
+  it.each(RULES)(
+    '$id has a page that says what the registry says',
+    ({ id, title, severity, why, limits }) => {
+      const page = join(DOCS, `${id}.md`);
+      expect(existsSync(page)).toBe(true);
+      const text = readFileSync(page, 'utf8');
+      for (const part of [`# ${title}`, `\`${id}\``, severity, why, limits]) expect(text).toContain(part);
+    },
+  );
 });
 
 describe.each(RULES)('rule $id', (rule) => {

@@ -25,7 +25,10 @@ describe('the engine', () => {
         throw new Error('out of solder');
       },
     };
-    const { findings, failedRules } = runChecks(contextOf(studioOf(tripping)), [broken, ...RULES.slice(0, 1)]);
+    const { findings, failedRules } = runChecks(contextOf(studioOf(tripping)), [
+      broken,
+      ...RULES.slice(0, 1),
+    ]);
     expect(failedRules).toEqual([{ rule: broken.id, detail: 'out of solder' }]);
     expect(findings).toHaveLength(1);
   });

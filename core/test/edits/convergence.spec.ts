@@ -31,7 +31,8 @@ class Server {
   undo(author: string, id: string): void {
     const target = undoTargets(this.entries, author).undo;
     const entry = this.entries.find(({ revision }) => revision === target);
-    if (entry !== undefined) this.submit({ id, label: 'Undo', edits: [...entry.inverse] }, author, entry.revision);
+    if (entry !== undefined)
+      this.submit({ id, label: 'Undo', edits: [...entry.inverse] }, author, entry.revision);
   }
 }
 
@@ -86,13 +87,27 @@ function run(seed: number): { server: Server; clients: readonly Client[] } {
     const client = dice.pick(clients);
     const salt = `${String(seed)}-${String(step)}`;
     const moves: readonly (() => void)[] = [
-      () => { client.act(dice, salt); },
-      () => { client.act(dice, salt); },
-      () => { client.send(dice.chance(0.2)); },
-      () => { client.listen(1 + dice.below(3)); },
-      () => { client.online = !client.online; },
-      () => { server.undo(client.name, `undo-${salt}`); },
-      () => { if (dice.chance(0.3)) client.reload(); },
+      () => {
+        client.act(dice, salt);
+      },
+      () => {
+        client.act(dice, salt);
+      },
+      () => {
+        client.send(dice.chance(0.2));
+      },
+      () => {
+        client.listen(1 + dice.below(3));
+      },
+      () => {
+        client.online = !client.online;
+      },
+      () => {
+        server.undo(client.name, `undo-${salt}`);
+      },
+      () => {
+        if (dice.chance(0.3)) client.reload();
+      },
     ];
     dice.pick(moves)();
   }

@@ -51,14 +51,23 @@ describe('every kind of edit', () => {
       }
     }
     expect([...seen].sort()).toEqual(
-      expect.arrayContaining(['cord.add', 'cord.remove', 'cord.set', 'device.set', 'setting.set', 'thread.add']),
+      expect.arrayContaining([
+        'cord.add',
+        'cord.remove',
+        'cord.set',
+        'device.set',
+        'setting.set',
+        'thread.add',
+      ]),
     );
   });
 
   it('keeps the studio in its one order', () => {
     const item = { id: 'aaa', name: 'Aaa', room: 'booth', type: 'wallPanel', params: {} };
     const result = applyChange(demo, [{ type: 'device.add', item }]);
-    expect(result.ok && canonicalStudio(result.value).rig.devices).toEqual(result.ok && result.value.rig.devices);
+    expect(result.ok && canonicalStudio(result.value).rig.devices).toEqual(
+      result.ok && result.value.rig.devices,
+    );
   });
 
   it('goes through JSON unchanged', () => {
@@ -103,7 +112,9 @@ describe('two people on one row', () => {
   it('are told when the row has gone', () => {
     const gone = applyChange(demo, [{ type: 'waiver.remove', ...IN_SESSION, id: 'nothing' }]);
     expect(gone.ok).toBe(false);
-    expect(refusal([{ type: 'thread.remove', ...IN_SESSION, id: 'line-9' }])).toMatch(/^The thread was removed/);
+    expect(refusal([{ type: 'thread.remove', ...IN_SESSION, id: 'line-9' }])).toMatch(
+      /^The thread was removed/,
+    );
   });
 });
 
@@ -128,7 +139,9 @@ describe('a change', () => {
   });
 
   it('is refused when it would break what depends on it, by name', () => {
-    expect(refusal([{ type: 'room.remove', id: 'kiln' }])).toMatch(/^(Kiln panel|Small condenser|Long ribbon): There is no room “kiln”/);
+    expect(refusal([{ type: 'room.remove', id: 'kiln' }])).toMatch(
+      /^(Kiln panel|Small condenser|Long ribbon): There is no room “kiln”/,
+    );
   });
 
   it('becomes a line of the history with its inverse', () => {

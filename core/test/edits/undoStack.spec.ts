@@ -1,7 +1,11 @@
 import type { StackEntry } from '@ft/core/edits/undoStack';
 import { undoTargets } from '@ft/core/edits/undoStack';
 
-const mine = (revision: number, more: Partial<StackEntry> = {}): StackEntry => ({ revision, author: 'me', ...more });
+const mine = (revision: number, more: Partial<StackEntry> = {}): StackEntry => ({
+  revision,
+  author: 'me',
+  ...more,
+});
 const theirs = (revision: number): StackEntry => ({ revision, author: 'them' });
 
 describe('what undo and redo mean next', () => {

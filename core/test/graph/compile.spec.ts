@@ -13,9 +13,7 @@ function compiled(parts: Parts): SignalGraph {
 }
 
 const edgeBetween = (graph: SignalGraph, from: string, to: string): SignalGraph['edges'][number] =>
-  graph.edges.find(
-    (edge) => graph.lanes[edge.from]!.id === from && graph.lanes[edge.to]!.id === to,
-  )!;
+  graph.edges.find((edge) => graph.lanes[edge.from]!.id === from && graph.lanes[edge.to]!.id === to)!;
 
 describe('compile', () => {
   const studio = saltglassRooms();
@@ -31,7 +29,9 @@ describe('compile', () => {
 
   it('lists every edge once at either end', () => {
     const count = graph.edges.length;
-    expect([...graph.outgoing.edge].sort((a, b) => a - b)).toEqual(Array.from({ length: count }, (_, i) => i));
+    expect([...graph.outgoing.edge].sort((a, b) => a - b)).toEqual(
+      Array.from({ length: count }, (_, i) => i),
+    );
     for (let lane = 0; lane < graph.lanes.length; lane++)
       for (let i = graph.outgoing.start[lane]!; i < graph.outgoing.start[lane + 1]!; i++)
         expect(graph.edges[graph.outgoing.edge[i]!]!.from).toBe(lane);

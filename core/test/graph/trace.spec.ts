@@ -10,7 +10,11 @@ const lane = fc.integer({ min: 0, max: LANES - 1 });
 const links = fc.array(fc.tuple(lane, lane, fc.boolean()), { maxLength: 60 });
 
 /** What a lane reaches in a graphology graph of the same conducting edges: its own breadth-first search. */
-function reachedByReference(all: readonly Link[], start: number, direction: 'from' | 'to'): readonly number[] {
+function reachedByReference(
+  all: readonly Link[],
+  start: number,
+  direction: 'from' | 'to',
+): readonly number[] {
   const graph = new DirectedGraph();
   for (let node = 0; node < LANES; node++) graph.addNode(node);
   for (const [from, to, closed] of all) if (closed === true) graph.mergeDirectedEdge(from, to);
@@ -26,15 +30,18 @@ function reachedByReference(all: readonly Link[], start: number, direction: 'fro
 }
 
 describe('trace', () => {
-  it.each(['from', 'to'] as const)('%s reaches what a graph library reaches, on random graphs', (direction) => {
-    fc.assert(
-      fc.property(links, lane, (all, start) => {
-        const { lanes } = trace(graphFrom(LANES, all), start, direction);
-        expect([...lanes].sort((a, b) => a - b)).toEqual(reachedByReference(all, start, direction));
-      }),
-      { numRuns: 300 },
-    );
-  });
+  it.each(['from', 'to'] as const)(
+    '%s reaches what a graph library reaches, on random graphs',
+    (direction) => {
+      fc.assert(
+        fc.property(links, lane, (all, start) => {
+          const { lanes } = trace(graphFrom(LANES, all), start, direction);
+          expect([...lanes].sort((a, b) => a - b)).toEqual(reachedByReference(all, start, direction));
+        }),
+        { numRuns: 300 },
+      );
+    },
+  );
 
   it('reaches backwards exactly what reaches it forwards', () => {
     fc.assert(

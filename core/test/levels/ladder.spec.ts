@@ -27,7 +27,10 @@ const soundAt = (levelDbSpl: number, crestDb = 14): Parts => ({
 /** The worked ladder with a patchbay, fully normalled, between preamp and compressor: copper alone. */
 const WITH_COPPER: Parts = {
   ...WORKED_LADDER,
-  devices: [...WORKED_LADDER.devices!, { id: 'bay', type: 'patchbay', params: { columns: 1, normalling: 'full' } }],
+  devices: [
+    ...WORKED_LADDER.devices!,
+    { id: 'bay', type: 'patchbay', params: { columns: 1, normalling: 'full' } },
+  ],
   wires: [
     ...WORKED_LADDER.wires!.filter(([from]) => from !== 'preamp/out-1/1'),
     ['preamp/out-1/1', 'bay/upper-rear-1/1'],
@@ -106,7 +109,13 @@ describe('properties of a ladder', () => {
 
   it('is not changed by copper in between', () => {
     const [plain, longer] = [ladderOf(WORKED_LADDER), ladderOf(WITH_COPPER)];
-    for (const lane of ['mic/out/1', 'preamp/out-1/1', 'opto/in-1/1', 'converter/host-out/1', 'daw/input/1']) {
+    for (const lane of [
+      'mic/out/1',
+      'preamp/out-1/1',
+      'opto/in-1/1',
+      'converter/host-out/1',
+      'daw/input/1',
+    ]) {
       expect(longer.at(lane).nominal).toBeCloseTo(plain.at(lane).nominal!, 9);
       expect(longer.at(lane).noise).toBeCloseTo(plain.at(lane).noise!, 9);
       expect(longer.at(lane).delaySamples).toBe(plain.at(lane).delaySamples);
@@ -143,12 +152,21 @@ describe('what is not known', () => {
       ...WORKED_LADDER,
       threads: [{ from: 'mic/out/1', inserts: ['opto/channel-a'] }],
     });
-    expect(ladder.rungs.every((rung) => rung.nominal === undefined && rung.headroomDb === undefined)).toBe(true);
+    expect(ladder.rungs.every((rung) => rung.nominal === undefined && rung.headroomDb === undefined)).toBe(
+      true,
+    );
     expect(ladder.gaps.map(({ code }) => code)).toEqual(
       expect.arrayContaining(['sound-level-unknown', 'crest-unknown', 'max-unknown']),
     );
     // Noise does not depend on the source.
     expect(at('preamp/out-1/1').noise).toBeCloseTo(-74.4 + 1.8, 0);
+  });
+
+  it('is not an impedance where an output drives nothing', () => {
+    const codes = (wires: Parts['wires']): readonly string[] =>
+      ladderOf({ ...WORKED_LADDER, wires }).ladder.gaps.map(({ code }) => code);
+    expect(codes(WORKED_LADDER.wires)).not.toContain('impedance-unknown');
+    expect(codes(WORKED_LADDER.wires!.slice(0, 1))).not.toContain('impedance-unknown');
   });
 
   it('takes the thermal noise of a microphone whose own noise is not given', () => {

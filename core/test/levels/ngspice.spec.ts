@@ -21,12 +21,23 @@ function simulatedDb(sourceOhm: number, loads: readonly number[]): number {
   const resistors = loads.map((ohm, i) => `Rl${String(i)} out 0 ${String(ohm)}`);
   writeFileSync(
     file,
-    ['loading', 'V1 in 0 DC 1', `Rs in out ${String(sourceOhm)}`, ...resistors, '.op', '.print op v(out)', '.end', ''].join(
-      '\n',
-    ),
+    [
+      'loading',
+      'V1 in 0 DC 1',
+      `Rs in out ${String(sourceOhm)}`,
+      ...resistors,
+      '.op',
+      '.print op v(out)',
+      '.end',
+      '',
+    ].join('\n'),
   );
-  const output = execFileSync(ngspice!, ['-b', file], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] });
-  const volts = /^\s*out\s+([-+0-9.eE]+)/m.exec(output)?.[1] ?? /v\(out\)\s*=?\s*([-+0-9.eE]+)/i.exec(output)?.[1];
+  const output = execFileSync(ngspice!, ['-b', file], {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'ignore'],
+  });
+  const volts =
+    /^\s*out\s+([-+0-9.eE]+)/m.exec(output)?.[1] ?? /v\(out\)\s*=?\s*([-+0-9.eE]+)/i.exec(output)?.[1];
   return 20 * Math.log10(Number(volts));
 }
 
@@ -38,7 +49,11 @@ function computedDb(sourceOhm: number, loads: readonly number[]): number {
       devices: [
         { id: 'pre', type: 'micPreamp', params: { channels: 1, outputOhm: sourceOhm } },
         { id: 'bay', type: 'patchbay', params: { columns, normalling: 'half' } },
-        ...loads.map((inputOhm, i) => ({ id: `unit-${String(i + 1)}`, type: 'dynamics', params: { inputOhm } })),
+        ...loads.map((inputOhm, i) => ({
+          id: `unit-${String(i + 1)}`,
+          type: 'dynamics',
+          params: { inputOhm },
+        })),
       ],
       wires: [
         ['pre/out-1/1', 'bay/upper-rear-1/1'],

@@ -52,7 +52,8 @@ describe.each(CATALOGUE.map(({ type }) => type))('catalogue type %s', (type) => 
 
   it('has a form with a field for every parameter', () => {
     const form = typeForms().find((candidate) => candidate.type === type)!;
-    for (const key of Object.keys(device.params)) expect(form.fields.map((field) => field.key)).toContain(key);
+    for (const key of Object.keys(device.params))
+      expect(form.fields.map((field) => field.key)).toContain(key);
   });
 
   it('refuses a parameter it does not know', () => {

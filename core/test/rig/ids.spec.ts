@@ -21,7 +21,14 @@ describe('an id from a name', () => {
 });
 
 describe('a value for a knob', () => {
-  const gain = { setting: 'g', title: 'Gain', unit: 'dB', channels: 2, initial: 0, range: { min: 0, max: 60 } };
+  const gain = {
+    setting: 'g',
+    title: 'Gain',
+    unit: 'dB',
+    channels: 2,
+    initial: 0,
+    range: { min: 0, max: 60 },
+  };
   const reference = { ...gain, range: { min: 13, max: 24, positions: [13, 18, 24] } };
 
   it.each([

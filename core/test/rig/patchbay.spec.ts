@@ -57,7 +57,10 @@ describe('one column of a patchbay (common practice, no source)', () => {
     expect([...heardFrom(normalling, 'rear-top', plugs)].sort()).toEqual([...joined].sort());
   });
 
-  it.each(['full', 'half', 'none'])('%s: a plug below reaches the lower rear, and nothing else', (normalling) => {
-    expect(heardFrom(normalling, 'front-bottom', BOTTOM)).toEqual(['rear-bottom']);
-  });
+  it.each(['full', 'half', 'none'])(
+    '%s: a plug below reaches the lower rear, and nothing else',
+    (normalling) => {
+      expect(heardFrom(normalling, 'front-bottom', BOTTOM)).toEqual(['rear-bottom']);
+    },
+  );
 });

@@ -42,7 +42,9 @@ const changed = (
 };
 
 const withPins = (studio: Studio, id: string, pins: Record<string, string>): Studio =>
-  changed(studio, { thread: (thread) => (thread.id === id ? { ...thread, pins: pins as Thread['pins'] } : thread) });
+  changed(studio, {
+    thread: (thread) => (thread.id === id ? { ...thread, pins: pins as Thread['pins'] } : thread),
+  });
 
 const saltglass = saltglassRooms();
 const bare = changed(saltglass, { scene: { cords: [] } });
@@ -50,7 +52,11 @@ const bare = changed(saltglass, { scene: { cords: [] } });
 describe('routing the demo', () => {
   it('keeps what already runs', () => {
     const { cords, outcome } = routed(saltglass);
-    expect(cords).toEqual(firstScene(saltglass).scene.cords.map(({ from, to }) => `${from} → ${to}`).sort());
+    expect(cords).toEqual(
+      firstScene(saltglass)
+        .scene.cords.map(({ from, to }) => `${from} → ${to}`)
+        .sort(),
+    );
     expect(outcome('line-1')).toMatchObject({ routed: true, kept: true });
   });
 
@@ -58,7 +64,9 @@ describe('routing the demo', () => {
     const { cords } = routed(bare);
     expect(cords).toContain('narrator-mic/out/1 → booth-panel/jack-1/1');
     expect(cords).toContain('bay-b/upper-1/1 → bay-b/lower-25/1');
-    expect(cords.filter((cord) => cord.startsWith('narrator-mic') || cord.startsWith('bay-b'))).toHaveLength(2);
+    expect(cords.filter((cord) => cord.startsWith('narrator-mic') || cord.startsWith('bay-b'))).toHaveLength(
+      2,
+    );
   });
 
   it('patches around where no normal leads on', () => {
@@ -76,7 +84,10 @@ describe('routing the demo', () => {
     expect(cords).toContain('narrator-mic/out/1 → booth-panel/jack-1/1');
     const free = changed(withPins(saltglass, 'line-1', { preamp: 'preamp/channel-4' }), {});
     const session = firstScene(free).session;
-    const alone = { ...free, sessions: [{ ...session, threads: session.threads.filter(({ id }) => id === 'line-1') }] };
+    const alone = {
+      ...free,
+      sessions: [{ ...session, threads: session.threads.filter(({ id }) => id === 'line-1') }],
+    };
     const cordsOfNarrator = firstScene(alone).scene.cords.filter((cord) => cord.thread === 'line-1');
     const moved = routed(changed(alone, { scene: { cords: cordsOfNarrator } }));
     expect(moved.outcome('line-1')).toMatchObject({ routed: true, kept: false });
@@ -98,15 +109,29 @@ describe('a thread without a way', () => {
   });
 
   it('is told that no cord of the kind is left', () => {
-    const noMicCables = { ...bare, rig: { ...bare.rig, cords: bare.rig.cords.map((stock) => ({ ...stock, count: stock.id.startsWith('mic') ? 0 : stock.count })) } };
+    const noMicCables = {
+      ...bare,
+      rig: {
+        ...bare.rig,
+        cords: bare.rig.cords.map((stock) => ({
+          ...stock,
+          count: stock.id.startsWith('mic') ? 0 : stock.count,
+        })),
+      },
+    };
     expect(routed(noMicCables).because('line-1')).toBe(
       'It needs Large condenser → Booth panel line 1, but no Mic cable is left. Free one, or raise the number in the rig.',
     );
   });
 
   it('is told where it stops when nothing leads on', () => {
-    const unwired = { ...bare, rig: { ...bare.rig, hardwires: bare.rig.hardwires.filter(({ id }) => !id.startsWith('stream-in')) } };
-    expect(routed(unwired).because('line-2')).toMatch(/^No wire, normal or cord leads from .* to any DAW input\./);
+    const unwired = {
+      ...bare,
+      rig: { ...bare.rig, hardwires: bare.rig.hardwires.filter(({ id }) => !id.startsWith('stream-in')) },
+    };
+    expect(routed(unwired).because('line-2')).toMatch(
+      /^No wire, normal or cord leads from .* to any DAW input\./,
+    );
   });
 
   it('is told of a cord that was planned by hand', () => {
@@ -133,9 +158,12 @@ describe('a thread without a way', () => {
 
   it('is told when its microphone already feeds another thread', () => {
     const twice = changed(bare, {
-      thread: (thread) => (thread.id === 'line-3' ? { ...thread, from: 'harp-mic/out/1' as Thread['from'] } : thread),
+      thread: (thread) =>
+        thread.id === 'line-3' ? { ...thread, from: 'harp-mic/out/1' as Thread['from'] } : thread,
     });
-    expect(routed(twice).because('line-4')).toMatch(/^Small condenser already feeds 3 Odile Marrable, Foley\./);
+    expect(routed(twice).because('line-4')).toMatch(
+      /^Small condenser already feeds 3 Odile Marrable, Foley\./,
+    );
   });
 });
 
@@ -152,11 +180,20 @@ describe('what a way costs', () => {
       { id: 'daw', type: 'dawHost', params: { inputs: 2, outputs: 1 } },
     ],
     wires: [
-      ...[1, 2, 3].map((n): [string, string] => [`panel/rear-${String(n)}/1`, `bay/upper-rear-${String(n)}/1`]),
+      ...[1, 2, 3].map((n): [string, string] => [
+        `panel/rear-${String(n)}/1`,
+        `bay/upper-rear-${String(n)}/1`,
+      ]),
       ['bay/lower-rear-1/1', 'preamp/mic-1/1'],
       ['bay/lower-rear-2/1', 'preamp/mic-2/1'],
-      ...[1, 2].map((n): [string, string] => [`preamp/out-${String(n)}/1`, `converter/line-in-1/${String(n)}`]),
-      ...[1, 2].map((n): [string, string] => [`converter/host-out/${String(n)}`, `daw/stream-in/${String(n)}`]),
+      ...[1, 2].map((n): [string, string] => [
+        `preamp/out-${String(n)}/1`,
+        `converter/line-in-1/${String(n)}`,
+      ]),
+      ...[1, 2].map((n): [string, string] => [
+        `converter/host-out/${String(n)}`,
+        `daw/stream-in/${String(n)}`,
+      ]),
     ],
     threads,
     cords,
@@ -169,7 +206,9 @@ describe('what a way costs', () => {
 
   it('breaks an idle normal rather than one in use', () => {
     const { cords } = routed(
-      studioOf(parts([{ from: 'mic/out/1' }, { from: 'mic-2/out/1', pins: { 'room-jack': 'panel/line-3' } }])),
+      studioOf(
+        parts([{ from: 'mic/out/1' }, { from: 'mic-2/out/1', pins: { 'room-jack': 'panel/line-3' } }]),
+      ),
     );
     expect(cords).toContain('bay/upper-3/1 → bay/lower-2/1');
   });
