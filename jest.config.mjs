@@ -30,6 +30,7 @@ const angular = presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.jso
 /** @type {import('jest').Config} */
 export default {
   maxWorkers: 2,
+  testTimeout: 30_000,
   projects: [
     nodeProject('core'),
     nodeProject('server'),

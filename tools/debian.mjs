@@ -1,7 +1,8 @@
 import { existsSync } from 'node:fs';
 import { must, run } from './run.mjs';
 
-const hasCommand = async (name) => (await run('sh', ['-c', `command -v ${name}`], { quiet: true })).code === 0;
+const hasCommand = async (name) =>
+  (await run('sh', ['-c', `command -v ${name}`], { quiet: true })).code === 0;
 
 /** Installs Debian packages that the tests need and the machine does not have. */
 export async function ensureDebian(packages) {
@@ -11,7 +12,9 @@ export async function ensureDebian(packages) {
   const line = `apt-get install -y ${missing.join(' ')}`;
   const isRoot = process.getuid?.() === 0;
   if (!isRoot || !existsSync('/usr/bin/apt-get')) {
-    console.error(`The tests need ${missing.join(' and ')}. Install them as root, then run npm test again:\n  ${line}`);
+    console.error(
+      `The tests need ${missing.join(' and ')}. Install them as root, then run npm test again:\n  ${line}`,
+    );
     process.exit(1);
   }
   console.log(`Installing ${missing.join(' and ')} …`);

@@ -23,8 +23,7 @@ async function check(title, command, args) {
   count({ passed: code === 0 ? 1 : 0, failed: code === 0 ? 0 : 1 });
 }
 
-const types = (project) =>
-  check(`types of ${project}`, 'npx', ['tsc', '--noEmit', '-p', project]);
+const types = (project) => check(`types of ${project}`, 'npx', ['tsc', '--noEmit', '-p', project]);
 
 /** What a runner wrote about its tests; a runner that wrote nothing has failed. */
 function readResult(file, read) {
@@ -59,6 +58,7 @@ const started = Date.now();
 await ensureDebian([
   { command: 'chromium', name: 'chromium' },
   { command: 'ngspice', name: 'ngspice' },
+  { command: 'pdftotext', name: 'poppler-utils' },
 ]);
 await ensureInstalled();
 rmSync(join(ROOT, RESULTS), { recursive: true, force: true });

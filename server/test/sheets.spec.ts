@@ -1,0 +1,71 @@
+import { execFileSync } from 'node:child_process';
+import { rmSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import Papa from 'papaparse';
+import type { Program } from './helpers';
+import { DEMO, emptyFolder, startProgram } from './helpers';
+
+const SHEET = `${DEMO}/sessions/lamplighters-ledger/scenes/tracking/patch-list`;
+let program: Program;
+
+beforeAll(async () => {
+  program = await startProgram();
+  await program.api.post('/api/studios/demo').expect(201);
+});
+afterAll(() => program.close());
+
+/** The text of a PDF, as Debian's poppler reads it; `npm test` installs it. */
+function textOf(pdf: Buffer): string {
+  const file = join(emptyFolder(), 'sheet.pdf');
+  writeFileSync(file, pdf);
+  try {
+    return execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
+  } finally {
+    rmSync(dirname(file), { recursive: true });
+  }
+}
+
+const hasPoppler = (): boolean => {
+  try {
+    execFileSync('pdftotext', ['-v'], { stdio: 'ignore' });
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+describe('the patch list', () => {
+  it('comes as CSV under its own name', async () => {
+    const { text, headers } = await program.api.get(`${SHEET}.csv`).expect(200);
+    expect(headers['content-type']).toContain('text/csv');
+    expect(headers['content-disposition']).toContain('lamplighters-ledger-tracking-patch-list.csv');
+    const rows = Papa.parse<Record<string, string>>(text.trim(), { header: true }).data;
+    expect(rows).toHaveLength(6);
+    expect(rows[2]).toMatchObject({ From: 'Bay A 13 upper', To: 'Bay A 10 lower', Plugged: 'no' });
+  });
+
+  (hasPoppler() ? it : it.skip)(
+    'comes as a PDF with session, scene, revision and date on the page',
+    async () => {
+      const { body, headers } = await program.api.get(`${SHEET}.pdf`).buffer(true).expect(200);
+      expect(headers['content-type']).toBe('application/pdf');
+      const text = textOf(body as Buffer);
+      for (const part of [
+        'The Lamplighter’s Ledger · Tracking · Patch list',
+        'Saltglass Rooms · revision 0 · 2026-03-01 10:00 UTC',
+        'Batch room',
+        'Bay A 13 upper',
+        'Bay A 10 lower',
+        'TT cord, 0.6 m',
+        '4 Wen Askelby, Harp',
+        '1 of 1',
+      ])
+        expect(text).toContain(part);
+    },
+  );
+
+  it('of a scene that is not there is answered in words', async () => {
+    const { body } = await program.api.get(SHEET.replace('tracking', 'mixing') + '.csv').expect(404);
+    expect(body).toMatchObject({ code: 'not-found' });
+  });
+});
