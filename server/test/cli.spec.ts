@@ -119,7 +119,7 @@ describe('ft trace', () => {
     // The other end is the upper jack of Bay B 4, where a plug would listen.
     expect(from.paths.map((path) => path.at(-1)!.lane)).toEqual(['bay-b/upper-4/1', 'daw/input/4']);
     const to = traceOutputSchema.parse(json(run('trace', fileOf(demo), '--to', 'DAW input 4', '--json')));
-    expect(to.paths[0]![0]!.lane).toBe('harp-mic/out/1');
+    expect(to.paths.map((path) => path[0]!.lane)).toContain('harp-mic/out/1');
   });
 
   it('shows a mult', () => {

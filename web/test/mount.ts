@@ -1,0 +1,76 @@
+import type { Type } from '@angular/core';
+import type { ComponentFixture } from '@angular/core/testing';
+import { TestBed } from '@angular/core/testing';
+import { Store } from '@ngrx/store';
+import { SALTGLASS_PLACE } from '@ft/demo/saltglass';
+import { appConfig } from '../src/app/app.config';
+import { Api } from '../src/app/state/api.service';
+import { planFeature } from '../src/app/state/plan.feature';
+import { StudioActions } from '../src/app/state/studio.actions';
+import { FakeApi } from './fake-api';
+
+/** A stand-in for server-sent events: tests say when the connection opens. */
+class SilentEventSource extends EventTarget {
+  close(): void {
+    this.dispatchEvent(new Event('closed'));
+  }
+}
+Object.assign(globalThis, { EventSource: SilentEventSource });
+
+const PATIENCE_MS = 10_000;
+
+/** Waits until something has come about on the screen or in the store. */
+export async function until(condition: () => boolean, what = 'what the test waits for'): Promise<void> {
+  const end = Date.now() + PATIENCE_MS;
+  while (!condition()) {
+    if (Date.now() > end) throw new Error(`${what} did not come about`);
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+}
+
+export interface Bench {
+  readonly api: FakeApi;
+  readonly store: Store;
+  open(): Promise<void>;
+  mount<T>(component: Type<T>): Mounted<T>;
+}
+
+export interface Mounted<T> {
+  readonly fixture: ComponentFixture<T>;
+  readonly element: HTMLElement;
+  /** The text of the element as one line. */
+  text(): string;
+  press(target: Element, key: string, more?: KeyboardEventInit): void;
+}
+
+/** The whole state of the application, with the server of the test and the real planner behind it. */
+export function bench(api = new FakeApi()): Bench {
+  TestBed.configureTestingModule({ providers: [...appConfig.providers, { provide: Api, useValue: api }] });
+  const store = TestBed.inject(Store);
+  const plan = store.selectSignal(planFeature.selectPlan);
+  return {
+    api,
+    store,
+    async open() {
+      store.dispatch(StudioActions.open({ studioId: 'saltglass-rooms', place: SALTGLASS_PLACE }));
+      await until(() => plan() !== null, 'the plan');
+    },
+    mount(component) {
+      const fixture = TestBed.createComponent(component);
+      const element = fixture.nativeElement as HTMLElement;
+      document.body.append(element);
+      fixture.detectChanges();
+      return {
+        fixture,
+        element,
+        text: () => (element.textContent ?? '').replace(/\s+/g, ' ').trim(),
+        press(target, key, more = {}) {
+          target.dispatchEvent(
+            new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }),
+          );
+          fixture.detectChanges();
+        },
+      };
+    },
+  };
+}

@@ -1,0 +1,140 @@
+import { FindingsPage } from '../src/app/findings/findings-page';
+import { HistoryPage } from '../src/app/history/history-page';
+import { Inspector } from '../src/app/inspector/inspector';
+import { PatchListPage } from '../src/app/patch-list/patch-list-page';
+import { RigPage } from '../src/app/rig/rig-page';
+import { PlanActions, planFeature } from '../src/app/state/plan.feature';
+import { studioFeature } from '../src/app/state/studio.feature';
+import { ThreadStrip } from '../src/app/strip/thread-strip';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+let desk: Bench;
+let page: Mounted<unknown>;
+
+beforeEach(async () => {
+  desk = bench();
+  await desk.open();
+});
+afterEach(() => {
+  page.element.remove();
+});
+
+const button = (name: RegExp): HTMLButtonElement =>
+  [...page.element.querySelectorAll('button')].find((each) =>
+    name.test(each.getAttribute('aria-label') ?? each.textContent ?? ''),
+  )!;
+
+describe('findings', () => {
+  it('are walked with the arrow keys; the selection follows', async () => {
+    page = desk.mount(FindingsPage);
+    const rows = page.element.querySelectorAll<HTMLButtonElement>('li button');
+    expect(rows).toHaveLength(2);
+    rows[0]!.focus();
+    page.press(rows[0]!, 'ArrowDown');
+    expect(document.activeElement).toBe(rows[1]);
+    const selected = desk.store.selectSignal(planFeature.selectFinding);
+    await until(() => selected()?.rule === 'over-max-input');
+  });
+
+  it('are waived with a reason in the inspector, and stand apart from then on', async () => {
+    page = desk.mount(Inspector);
+    const key = desk.store.selectSignal(planFeature.selectOpenFindings)()[0]!.key;
+    desk.store.dispatch(PlanActions.selectFinding({ key }));
+    page.fixture.detectChanges();
+    expect(page.text()).toContain('48 V on a jack bay');
+    expect(button(/^Waive/).disabled).toBe(true);
+    const reason = page.element.querySelector('textarea')!;
+    reason.value = 'cords stay in';
+    reason.dispatchEvent(new Event('input'));
+    page.fixture.detectChanges();
+    page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
+    await until(() => desk.store.selectSignal(planFeature.selectOpenFindings)().length === 1);
+    page.fixture.detectChanges();
+    expect(page.text()).toContain('cords stay in');
+    button(/Take back/).click();
+    await until(() => desk.store.selectSignal(planFeature.selectOpenFindings)().length === 2);
+  });
+});
+
+describe('the patch list', () => {
+  it('warns before the plugging, and takes ticks', async () => {
+    page = desk.mount(PatchListPage);
+    expect(page.text()).toContain('switch 48 V off on every line you touch');
+    const ticks = page.element.querySelectorAll<HTMLInputElement>('input[type=checkbox]');
+    expect(ticks).toHaveLength(6);
+    ticks[0]!.click();
+    await until(() => desk.api.entries.length === 1);
+    expect(desk.api.entries[0]!.label).toBe('Plugged Broadcast dynamic to Booth panel line 2');
+    expect(
+      desk.store
+        .selectSignal(studioFeature.selectFound)()!
+        .scene.cords.filter(({ plugged }) => plugged),
+    ).toHaveLength(1);
+  });
+});
+
+describe('the strip', () => {
+  it('shows the path of what is selected, and steps to a hop that is clicked', async () => {
+    page = desk.mount(ThreadStrip);
+    expect(page.text()).toContain('Select a line, a cord or a finding');
+    desk.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: 'line-2' as never } }));
+    await until(() => desk.store.selectSignal(planFeature.selectStrip)() !== null);
+    page.fixture.detectChanges();
+    expect(page.text()).toContain('2 Joss Verrill, Lamplighter');
+    expect(page.text()).toContain('Peak over a maximum level');
+    const hops = page.element.querySelectorAll('g.hop');
+    hops[3]!.dispatchEvent(new MouseEvent('click'));
+    expect(desk.store.selectSignal(planFeature.selectHop)()).toBe(3);
+  });
+});
+
+describe('the history', () => {
+  it('lists what was changed and takes it back', async () => {
+    page = desk.mount(PatchListPage);
+    page.element.querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
+    await until(() => desk.store.selectSignal(studioFeature.selectRevision)() === 1);
+    page.element.remove();
+    page = desk.mount(HistoryPage);
+    await until(() => {
+      page.fixture.detectChanges();
+      return page.element.querySelectorAll('tbody tr').length === 1;
+    });
+    expect(page.text()).toContain('Plugged Broadcast dynamic to Booth panel line 2');
+    button(/^Take back/).click();
+    await until(() => desk.api.entries.length === 2);
+  });
+});
+
+describe('the rig', () => {
+  it('adds a device of a kind with its typical figures', async () => {
+    page = desk.mount(RigPage);
+    await until(() => {
+      page.fixture.detectChanges();
+      return page.element.querySelectorAll('option[value=dynamics]').length > 0;
+    });
+    const kind = page.element.querySelector<HTMLSelectElement>('select[aria-label="Kind of device"]')!;
+    kind.value = 'dynamics';
+    kind.dispatchEvent(new Event('change'));
+    page.fixture.detectChanges();
+    page.element.querySelector<HTMLInputElement>('input[aria-label="Name of the device"]')!.value =
+      'Tube limiter';
+    page.element
+      .querySelector('ft-device-form form')!
+      .dispatchEvent(new Event('submit', { cancelable: true }));
+    await until(() => desk.api.entries.length === 1);
+    const added = desk.api.studioNow.rig.devices.find(({ name }) => name === 'Tube limiter')!;
+    expect(added).toMatchObject({ id: 'tube-limiter', type: 'dynamics', params: { inputOhm: 10_000 } });
+  });
+
+  it('refuses to remove what a session uses, and names who', async () => {
+    page = desk.mount(RigPage);
+    button(/^Remove Opto compressor/).click();
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    await until(() => notices().length === 1);
+    expect(notices()[0]!.text).toMatch(
+      /^Not done: Remove Opto compressor and its wires\. .*line 1 Imke Tarrow, Narrator: There is no station/,
+    );
+    expect(desk.api.studioNow.rig.devices.some(({ id }) => id === ('opto' as typeof id))).toBe(true);
+  });
+});
