@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
@@ -6,20 +6,42 @@ import { studioFeature } from '../state/studio.feature';
 /** How long a line that only says what was done stays; trouble stays until it is dismissed. */
 const SAID_MS = 5000;
 
+/** What was done, for a moment; what went wrong, until it is dismissed. */
 @Component({
   selector: 'ft-notices',
   template: `
-    <div class="notices" role="status" aria-live="polite">
-      @for (notice of notices(); track notice.id) {
-        <p [class.trouble]="notice.tone === 'trouble'">
-          <span>{{ notice.text }}</span>
+    <div class="trouble" role="alert">
+      @for (notice of trouble(); track notice.id) {
+        <p>
+          <span class="error" aria-hidden="true">▲</span>
+          <span class="text">{{ notice.text }}</span>
           <button type="button" class="bare" (click)="dismiss(notice.id)" aria-label="Dismiss">✕</button>
         </p>
       }
     </div>
+    <div class="said" role="status">
+      @for (notice of said(); track notice.id) {
+        <p>{{ notice.text }}</p>
+      }
+    </div>
   `,
   styles: `
-    .notices {
+    p {
+      margin: 0;
+    }
+    /* In the flow, so that it never lies over the cell it speaks of. */
+    .trouble p {
+      display: flex;
+      align-items: baseline;
+      gap: 0.5rem;
+      padding: 0.35rem 0.75rem;
+      background: var(--ft-raised);
+      border-bottom: 1px solid var(--ft-line);
+    }
+    .text {
+      flex: 1;
+    }
+    .said {
       position: fixed;
       right: 1rem;
       top: 3.2rem;
@@ -27,35 +49,27 @@ const SAID_MS = 5000;
       display: grid;
       gap: 0.4rem;
       max-width: 26rem;
+      pointer-events: none;
     }
-    p {
-      display: flex;
-      align-items: start;
-      gap: 0.5rem;
-      margin: 0;
+    .said p {
       padding: 0.45rem 0.7rem;
       background: var(--ft-raised);
       border: 1px solid var(--ft-line);
       border-left: 3px solid var(--ft-good);
       border-radius: 4px;
     }
-    p.trouble {
-      border-left-color: var(--ft-error);
-    }
-    span {
-      flex: 1;
-    }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Notices {
   private readonly store = inject(Store);
-  protected readonly notices = this.store.selectSignal(studioFeature.selectNotices);
+  private readonly notices = this.store.selectSignal(studioFeature.selectNotices);
+  protected readonly trouble = computed(() => this.notices().filter(({ tone }) => tone === 'trouble'));
+  protected readonly said = computed(() => this.notices().filter(({ tone }) => tone === 'said'));
 
   constructor() {
     effect((onCleanup) => {
-      const said = this.notices().filter(({ tone }) => tone === 'said');
-      const timers = said.map(({ id }) =>
+      const timers = this.said().map(({ id }) =>
         setTimeout(() => {
           this.dismiss(id);
         }, SAID_MS),

@@ -15,7 +15,7 @@ const WORDS = { source: 'source', microphone: 'microphone', insert: 'insert', pi
 @Component({
   selector: 'ft-add-line',
   template: `
-    <form (submit)="add(); $event.preventDefault()">
+    <form (submit)="$event.preventDefault(); add()">
       <label for="new-line">Add a line</label>
       <input
         #field
@@ -28,7 +28,7 @@ const WORDS = { source: 'source', microphone: 'microphone', insert: 'insert', pi
         (keydown.escape)="type('')"
         aria-describedby="new-line-meaning"
       />
-      <button type="submit" [disabled]="meaning()?.thread === undefined">Add</button>
+      <button type="submit">Add</button>
       <span id="new-line-meaning" class="meaning" aria-live="polite">
         @if (meaning(); as it) {
           @for (piece of it.pieces; track $index) {
@@ -93,10 +93,13 @@ export class AddLine {
     );
   }
 
-  protected add(): void {
-    const thread = this.meaning()?.thread;
-    if (thread === undefined) return;
-    void this.changes.add(thread);
+  /** Asks again what the text means: who types fast presses Enter before the answer to the last letter is here. */
+  protected async add(): Promise<void> {
+    const text = this.text();
+    if (text.trim() === '') return;
+    const { thread } = await this.planner.api.typed(text);
+    if (thread === undefined || this.text() !== text) return;
     this.type('');
+    await this.changes.add(thread);
   }
 }

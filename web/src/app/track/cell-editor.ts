@@ -1,4 +1,4 @@
-import type { ElementRef, OnInit } from '@angular/core';
+import type { AfterViewInit, ElementRef, OnInit } from '@angular/core';
 import { ChangeDetectionStrategy, Component, inject, input, output, signal, viewChild } from '@angular/core';
 import type { NgbTypeaheadSelectItemEvent } from '@ng-bootstrap/ng-bootstrap/typeahead';
 import { NgbTypeaheadModule } from '@ng-bootstrap/ng-bootstrap/typeahead';
@@ -45,14 +45,14 @@ const WAIT_MS = 60;
     } @else {
       <input
         #field
-        [type]="column().kind === 'text' ? 'text' : 'text'"
+        type="text"
         [attr.inputmode]="column().kind === 'text' ? 'text' : 'decimal'"
         maxlength="200"
         [attr.aria-label]="column().title"
         [value]="text()"
         (input)="typed.emit(field.value)"
         (keydown)="onTextKey($event, field.value)"
-        (blur)="entered.emit({ text: field.value, move: 'none' })"
+        (blur)="leave(field.value)"
       />
     }
   `,
@@ -71,7 +71,7 @@ const WAIT_MS = 60;
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class CellEditor implements OnInit {
+export class CellEditor implements OnInit, AfterViewInit {
   readonly column = input.required<Column>();
   readonly thread = input.required<Thread>();
   /** The text to start with. */
@@ -105,13 +105,15 @@ export class CellEditor implements OnInit {
 
   ngOnInit(): void {
     this.text.set(this.start());
-    setTimeout(() => {
-      const field = this.field().nativeElement;
-      field.focus();
-      if (!this.keepText()) field.select();
-      // Opened without a text of one's own, the list offers everything.
-      this.opened.next(this.keepText() ? field.value : '');
-    });
+  }
+
+  /** At once, so that the next key already lands here. */
+  ngAfterViewInit(): void {
+    const field = this.field().nativeElement;
+    field.focus();
+    if (!this.keepText()) field.select();
+    // Opened without a text of one's own, the list offers everything.
+    this.opened.next(this.keepText() ? field.value : '');
   }
 
   protected pick(event: NgbTypeaheadSelectItemEvent<Choice>): void {
@@ -129,6 +131,13 @@ export class CellEditor implements OnInit {
     if (event.key === 'Escape') this.cancel(event);
     else if (event.key === 'Enter') this.enter(event, text, 'down');
     else if (event.key === 'Tab') this.enter(event, text, event.shiftKey ? 'left' : 'right');
+  }
+
+  /** Somebody clicked elsewhere: what stands there counts. */
+  protected leave(text: string): void {
+    if (this.done) return;
+    this.done = true;
+    this.entered.emit({ text, move: 'none' });
   }
 
   private enter(event: KeyboardEvent, text: string, move: 'down' | 'right' | 'left'): void {

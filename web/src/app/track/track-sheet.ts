@@ -1,5 +1,13 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  ChangeDetectorRef,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Choice } from '@ft/core/plan/choices';
 import type { PlanRow } from '@ft/core/plan/plan';
@@ -38,6 +46,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 export class TrackSheet {
   private readonly store = inject(Store);
   private readonly changes = inject(ThreadChanges);
+  private readonly detector = inject(ChangeDetectorRef);
   private readonly table = viewChild<ElementRef<HTMLTableElement>>('table');
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
   private readonly strip = this.store.selectSignal(planFeature.selectStrip);
@@ -112,6 +121,8 @@ export class TrackSheet {
         text,
         keepText: typed !== undefined || draft !== undefined,
       });
+      // The editor must be there before the next key is pressed, or a quick hand loses letters.
+      this.detector.detectChanges();
       if (typed !== undefined) this.onTyped(row, column, typed);
     }
   }
@@ -202,9 +213,8 @@ export class TrackSheet {
       column: Math.max(0, Math.min(column, this.columns.length - 1)),
     };
     this.focus.set(at);
-    setTimeout(() => {
-      const cell = this.table()?.nativeElement.tBodies[0]?.rows[at.row]?.cells[at.column];
-      cell?.focus();
-    });
+    // For the same reason as in startEdit: the next key belongs to the cell moved to.
+    this.detector.detectChanges();
+    this.table()?.nativeElement.tBodies[0]?.rows[at.row]?.cells[at.column]?.focus();
   }
 }

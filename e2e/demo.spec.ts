@@ -1,0 +1,192 @@
+import { readFileSync } from 'node:fs';
+import { expect, test } from '@playwright/test';
+import { cell, freshDemo, openStage, TRACKING, watchConsole } from './studio';
+
+test.beforeEach(async ({ page }) => {
+  await freshDemo(page);
+});
+
+test('from the first screen into the demo, a line selected, its strip stepped through', async ({ page }) => {
+  const alarming = watchConsole(page);
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await expect(page).toHaveURL(`${TRACKING}/track`);
+  await (await cell(page, 1, 'Performer')).click();
+  const strip = page.getByRole('region', { name: 'Thread strip' });
+  await expect(strip).toContainText('1 Imke Tarrow, Narrator');
+  for (const device of [
+    'Large condenser',
+    'Booth panel',
+    'Bay A',
+    'Mic preamp',
+    'Opto compressor',
+    'Converter',
+    'DAW',
+  ])
+    await expect(strip).toContainText(device);
+  await page.keyboard.press(']');
+  await page.keyboard.press(']');
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await expect(inspector).toContainText('Booth panel line 1');
+  await expect(inspector).toContainText('−0.7 dB: 200 Ω into 2.4 kΩ');
+  await page.keyboard.press('[');
+  await expect(inspector).toContainText('−36.2 dBu in 94 dB SPL');
+  // Home and back: the same studio opens again.
+  await page.getByRole('link', { name: 'All studios' }).click();
+  await page.getByRole('button', { name: /^Saltglass Rooms/ }).click();
+  await expect(page.locator('tbody tr')).toHaveCount(4);
+  expect(alarming).toEqual([]);
+});
+
+test('a cell is filled by keyboard: the legal choices first, the reason where there is none', async ({
+  page,
+}) => {
+  await openStage(page, 'track');
+  const converter = await cell(page, 2, 'Converter');
+  await converter.click();
+  await page.keyboard.type('in 9');
+  await expect(page.getByRole('option').first()).toContainText('Converter in 9');
+  await page.keyboard.press('Enter');
+  await expect(converter).toContainText('Converter in 9');
+  await expect(converter.getByLabel('pinned')).toBeVisible();
+  await expect(await cell(page, 2, 'Status')).toContainText('routed');
+  await page.keyboard.press('Delete');
+  await expect(converter.getByLabel('pinned')).toHaveCount(0);
+
+  const preamp = await cell(page, 1, 'Preamp');
+  await preamp.click();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('option').last()).toContainText('held by');
+  await page.keyboard.press('Escape');
+  await expect(preamp).toContainText('Mic preamp 1');
+});
+
+test('a line is added by typing its stations, and removed again by undo', async ({ page }) => {
+  await openStage(page, 'track');
+  await (await cell(page, 3, 'Performer')).click();
+  await page.keyboard.press('Control+Delete');
+  await expect(page.locator('tbody tr')).toHaveCount(3);
+  await page.getByLabel('Add a line').fill('Drums: ribbon > preamp 3');
+  await expect(page.getByText('Long ribbon')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('tbody tr')).toHaveCount(4);
+  await expect(await cell(page, 4, 'Source')).toContainText('Drums');
+  await expect(await cell(page, 4, 'Status')).toContainText('routed');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('tbody tr')).toHaveCount(3);
+  await expect(page.getByText('Undo: Add line 5 Drums')).toBeVisible();
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.locator('tbody tr')).toHaveCount(4);
+});
+
+test('a thread that cannot be routed says why', async ({ page }) => {
+  await openStage(page, 'track');
+  await (await cell(page, 1, 'Preamp')).click();
+  await page.getByLabel('Add a line').fill('Clash: large condenser > preamp 4');
+  await page.keyboard.press('Enter');
+  await expect(await cell(page, 5, 'Status')).toContainText('broken');
+  await page.goto(`${TRACKING}/findings`);
+  await expect(
+    page.getByText(/already feeds 1 Imke Tarrow, Narrator|held by 4 Wen Askelby, Harp/).first(),
+  ).toBeVisible();
+});
+
+test('findings: walked by keyboard with the strip following, waived with a reason, taken back', async ({
+  page,
+}) => {
+  await openStage(page, 'findings');
+  const first = page.getByRole('button', { name: /48 V on a jack bay/ }).first();
+  await first.focus();
+  const strip = page.getByRole('region', { name: 'Thread strip' });
+  await expect(strip).toContainText('4 Wen Askelby, Harp');
+  await page.keyboard.press('ArrowDown');
+  await expect(strip).toContainText('2 Joss Verrill, Lamplighter');
+  await page.keyboard.press('ArrowUp');
+  await page.getByLabel('Waive, because').fill('The cord stays in for the whole week');
+  await page.getByRole('button', { name: 'Waive', exact: true }).click();
+  await expect(page.getByText('1 open, 1 waived')).toBeVisible();
+  await expect(page.getByRole('link', { name: /1 error/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Take back the waiver' }).click();
+  await expect(page.getByText('2 open, 0 waived')).toBeVisible();
+});
+
+test('the patch list is ticked, printed and downloaded', async ({ page }) => {
+  await openStage(page, 'patch-list');
+  await page.getByLabel('Plugged: Bay A 13 upper to Bay A 10 lower').check();
+  await expect(page.getByRole('link', { name: /Patch list 1\/6/ })).toBeVisible();
+  const csv = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Download CSV' }).click();
+  const rows = readFileSync(await (await csv).path(), 'utf8').split('\r\n');
+  expect(rows[3]).toContain('Bay A 13 upper,Bay A 10 lower');
+  expect(rows[3]).toMatch(/,yes$/);
+  const pdf = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Print (PDF)' }).click();
+  expect(
+    readFileSync(await (await pdf).path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
+});
+
+test('the studio goes out as a bundle and comes back byte for byte; a spoiled one is refused whole', async ({
+  page,
+}) => {
+  await page.goto('/');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Export Saltglass Rooms' }).click();
+  const file = await (await download).path();
+  const text = readFileSync(file, 'utf8');
+  await page.getByRole('button', { name: 'Remove Saltglass Rooms' }).click();
+  await page.getByRole('button', { name: 'Remove for good' }).click();
+  await expect(page.getByText('None yet.')).toBeVisible();
+
+  const spoiled = text.replace('"to": "preamp/mic-1/1"', '"to": "preamp/out-1/1"');
+  const choose = (content: string): Promise<void> =>
+    page.locator('input[type=file]').setInputFiles({
+      name: 'rooms.thread.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(content),
+    });
+  await choose(spoiled);
+  await expect(page.getByRole('alert')).toContainText('Nothing was stored');
+  await expect(page.getByRole('alert')).toContainText(
+    '“preamp/out-1/1” is an output, but a cable ends at an input',
+  );
+  await expect(page.getByText('None yet.')).toBeVisible();
+
+  await choose(text);
+  await expect(page).toHaveURL(`${TRACKING}/track`);
+  const again = await page.request.get('/api/studios/saltglass-rooms/bundle');
+  expect(await again.text()).toBe(text);
+});
+
+test('a studio is begun from nothing, with a rig, a wire and a line-up of its own', async ({ page }) => {
+  await page.request.delete('/api/studios/glass-lane');
+  await page.goto('/');
+  await page.getByLabel('Name of the studio').fill('Glass Lane');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('No devices yet.')).toBeVisible();
+  for (const kind of ['Mic preamp', 'Converter']) {
+    await page.getByLabel('Kind of device').selectOption({ label: kind });
+    await page.locator('ft-device-form').getByRole('button', { name: 'Add' }).click();
+    await expect(page.getByLabel(`Name of ${kind}`)).toBeVisible();
+  }
+  await page.getByRole('button', { name: /^Fixed wiring/ }).click();
+  await page.getByLabel('From an output').fill('preamp out 1');
+  await page.getByRole('option', { name: 'Mic preamp out 1' }).first().click();
+  await page.getByLabel('To an input').fill('line in 1');
+  await page.getByRole('option', { name: 'Converter line in 1' }).first().click();
+  await page.locator('form.add').getByRole('button', { name: 'Add' }).click();
+  await expect(
+    page.getByRole('button', { name: 'Unwire Mic preamp out 1 from Converter line in 1' }),
+  ).toBeVisible();
+
+  await page.getByRole('button', { name: 'Session settings' }).click();
+  await page.getByLabel('Sample rate').selectOption({ label: '96 kHz' });
+  await page.getByLabel('Line-up, digital level in dBFS').fill('-20');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('button', { name: 'Session settings' })).toHaveText(
+    '96 kHz · −20.0 dBFS = +4.0 dBu',
+  );
+  await page.request.delete('/api/studios/glass-lane');
+});

@@ -1,0 +1,75 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { freshDemo, openStage } from './studio';
+
+const STAGES = ['track', 'rig', 'patch-list', 'findings', 'history'];
+
+async function inTheme(page: Page, theme: string): Promise<void> {
+  await page.addInitScript((name) => {
+    localStorage.setItem('ft-theme', name);
+  }, theme);
+}
+
+async function faultsOf(page: Page): Promise<readonly string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return violations.map(
+    ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`,
+  );
+}
+
+test.beforeAll(async ({ browser }) => {
+  const page = await browser.newPage();
+  await freshDemo(page);
+  await page.close();
+});
+
+for (const theme of ['dim', 'paper']) {
+  test(`every stage meets WCAG 2.2 AA in the ${theme} theme`, async ({ page }) => {
+    test.setTimeout(120_000);
+    await inTheme(page, theme);
+    await page.goto('/');
+    await expect(page.getByRole('button', { name: 'Open the demo studio' })).toBeVisible();
+    expect(await faultsOf(page)).toEqual([]);
+    for (const stage of STAGES) {
+      await openStage(page, stage);
+      if (stage === 'track') await page.locator('tbody td').nth(1).click();
+      if (stage === 'findings') await page.locator('ul button').first().focus();
+      await page.waitForTimeout(300);
+      expect(await faultsOf(page), stage).toEqual([]);
+    }
+  });
+}
+
+test('nothing runs out of the window at 820 pixels', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1100 });
+  for (const stage of STAGES) {
+    await openStage(page, stage);
+    const width = await page.evaluate(() => document.documentElement.scrollWidth);
+    expect(width, stage).toBeLessThanOrEqual(820);
+  }
+});
+
+test('the theme is kept, and the keys are listed under ?', async ({ page }) => {
+  await openStage(page, 'track');
+  await page.getByRole('button', { name: 'Paper theme' }).click();
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'paper');
+  await page.locator('main').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('?');
+  await expect(page.getByRole('region', { name: 'Keyboard shortcuts' })).toContainText(
+    'step back and on along the strip',
+  );
+});
+
+test('the finder leads anywhere by name', async ({ page }) => {
+  await openStage(page, 'track');
+  await page.locator('main').click({ position: { x: 5, y: 5 } });
+  await page.keyboard.press('/');
+  await page.keyboard.type('bay a 13 up');
+  await page.getByRole('option', { name: 'Bay A 13 upper · jack' }).click();
+  await expect(page.getByRole('region', { name: 'Thread strip' })).toContainText('4 Wen Askelby, Harp');
+  await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('Bay A 13 upper');
+});

@@ -1,0 +1,38 @@
+import type { Page } from '@playwright/test';
+import { expect } from '@playwright/test';
+
+export const TRACKING = '/studio/saltglass-rooms/lamplighters-ledger/tracking';
+
+/** Gives the demo studio back as it was made. */
+export async function freshDemo(page: Page): Promise<void> {
+  await page.request.delete('/api/studios/saltglass-rooms');
+  await page.request.post('/api/studios/demo');
+}
+
+/** Opens a page of the demo and waits until it is planned. */
+export async function openStage(page: Page, stage: string): Promise<void> {
+  await page.goto(`${TRACKING}/${stage}`);
+  await expect(page.getByRole('link', { name: /Track.*4\/4|Track.*\d+\/\d+/ })).toBeVisible();
+}
+
+/** A cell of the input list, by line (from 1) and column title. */
+export async function cell(page: Page, line: number, title: string): Promise<ReturnType<Page['locator']>> {
+  await expect(page.locator('tbody tr').nth(line - 1)).toBeVisible();
+  const titles = await page.locator('thead th').allInnerTexts();
+  const column = titles.findIndex((text) => text.split('\n')[0]?.trim() === title);
+  return page
+    .locator('tbody tr')
+    .nth(line - 1)
+    .locator('td')
+    .nth(column);
+}
+
+/** Fails a test on anything alarming in the browser's console. */
+export function watchConsole(page: Page): readonly string[] {
+  const alarming: string[] = [];
+  page.on('console', (message) => {
+    if (['error', 'warning'].includes(message.type())) alarming.push(message.text());
+  });
+  page.on('pageerror', (error) => alarming.push(error.message));
+  return alarming;
+}

@@ -1,0 +1,93 @@
+import { expect, test } from '@playwright/test';
+import { cell, freshDemo, openStage } from './studio';
+
+test.beforeEach(async ({ page }) => {
+  await freshDemo(page);
+});
+
+test('a reload in the middle of typing loses nothing', async ({ page }) => {
+  await openStage(page, 'track');
+  await page.getByLabel('Add a line').fill('Drums: rib');
+  await (await cell(page, 1, 'Performer')).click();
+  await page.keyboard.type('Ada Lor');
+  await page.reload();
+  const performer = await cell(page, 1, 'Performer');
+  await expect(performer).toContainText('Ada Lor');
+  await expect(page.getByLabel('Add a line')).toHaveValue('Drums: rib');
+  await performer.dblclick();
+  await page.keyboard.type('ne');
+  await page.keyboard.press('Enter');
+  await expect(performer).toContainText('Ada Lorne');
+  await page.reload();
+  await expect(await cell(page, 1, 'Performer')).toContainText('Ada Lorne');
+});
+
+test('a second window shows an edit at once', async ({ page, context }) => {
+  await openStage(page, 'track');
+  const second = await context.newPage();
+  await openStage(second, 'track');
+  await expect(page.getByText('2 windows here')).toBeVisible();
+  await (await cell(page, 1, 'Performer')).click();
+  await page.keyboard.type('Ada Lorne');
+  await page.keyboard.press('Enter');
+  await expect(await cell(second, 1, 'Performer')).toContainText('Ada Lorne');
+});
+
+test('two windows on one row: other fields both stay, the same field tells the later one', async ({
+  page,
+  browser,
+}) => {
+  const other = await (await browser.newContext()).newPage();
+  await openStage(page, 'track');
+  await openStage(other, 'track');
+  // The second window hears nothing for a while, so it edits what it last saw.
+  await other.route('**/events*', (route) => route.abort());
+  await other.reload();
+  await expect(other.locator('tbody tr')).toHaveCount(4);
+  await (await cell(page, 1, 'Performer')).click();
+  await page.keyboard.type('Ada Lorne');
+  await page.keyboard.press('Enter');
+  await expect(await cell(page, 1, 'Performer')).toContainText('Ada Lorne');
+
+  await (await cell(other, 1, 'Performer')).click();
+  await other.keyboard.type('Bo Quill');
+  await other.keyboard.press('Enter');
+  await expect(
+    other.getByText(/Somebody else changed performer of this thread to “Ada Lorne”/),
+  ).toBeVisible();
+  await expect(await cell(other, 1, 'Performer')).toContainText('Bo Quill');
+  await expect(await cell(page, 1, 'Performer')).toContainText('Ada Lorne');
+
+  await other.unroute('**/events*');
+  await (await cell(other, 1, 'Track')).click();
+  await other.keyboard.type('NARR 2');
+  await other.keyboard.press('Enter');
+  await expect(await cell(page, 1, 'Track')).toContainText('NARR 2');
+  await expect(await cell(other, 1, 'Track')).toContainText('NARR 2');
+});
+
+test('a lost connection keeps edits and says so; they are sent when it is back', async ({ page }) => {
+  await openStage(page, 'track');
+  await page.route('**/api/**', (route) => route.abort());
+  await (await cell(page, 1, 'Performer')).click();
+  await page.keyboard.type('Ada Lorne');
+  await page.keyboard.press('Enter');
+  await expect(await cell(page, 1, 'Performer')).toContainText('Ada Lorne');
+  await expect(page.getByText('Saving …').or(page.getByText(/Not connected/))).toBeVisible();
+  await page.unroute('**/api/**');
+  const atServer = async (): Promise<string | undefined> => {
+    const { studio } = (await (await page.request.get('/api/studios/saltglass-rooms')).json()) as {
+      studio: { sessions: { threads: { performer: string }[] }[] };
+    };
+    return studio.sessions[0]?.threads[0]?.performer;
+  };
+  await expect.poll(atServer, { timeout: 10_000 }).toBe('Ada Lorne');
+  await expect(page.getByText('Saving …').or(page.getByText(/Not connected/))).toHaveCount(0);
+});
+
+test('a studio that is gone is answered with a way back', async ({ page }) => {
+  await page.goto('/studio/nowhere/session/scene/track');
+  await expect(page.getByRole('alert')).toContainText('The studio could not be opened');
+  await page.getByRole('link', { name: 'Back to the first screen' }).click();
+  await expect(page.getByRole('heading', { name: 'Faithful Thread' })).toBeVisible();
+});
