@@ -1,3 +1,5 @@
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 
 const port = Number(process.env['E2E_PORT'] ?? 4748);
@@ -8,6 +10,9 @@ export default defineConfig({
   fullyParallel: false,
   workers: 1,
   retries: 0,
+  // Patience for a small machine: what is tested is that something comes about, never how fast.
+  timeout: 60_000,
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${String(port)}`,
@@ -29,7 +34,7 @@ export default defineConfig({
   webServer: {
     command: 'node server/dist/main.mjs --demo',
     url: `http://127.0.0.1:${String(port)}/api/health`,
-    env: { PORT: String(port), FT_DATA: 'test-results/data' },
+    env: { PORT: String(port), FT_DATA: join(tmpdir(), `ft-e2e-${String(process.pid)}`) },
     reuseExistingServer: false,
     timeout: 30_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },

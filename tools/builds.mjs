@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { must, ROOT } from './run.mjs';
+import { bin, must, ROOT } from './run.mjs';
 
 /** Libraries that stay outside the server's bundle: native code, or files they read beside themselves. */
 const OUTSIDE = ['sequelize', 'sqlite3', 'umzug', 'pdfmake', 'express', 'compression', 'helmet'];
@@ -80,6 +80,6 @@ export async function buildServer() {
 export async function buildWeb() {
   const sources = SOURCES.filter((path) => !path.startsWith('server'));
   await unlessFresh('web/dist/.built-from', sources, 'Building the web application (up to a minute) …', () =>
-    must('ng build', 'npx', ['ng', 'build'], { env: { NG_CLI_ANALYTICS: 'false' } }),
+    must('ng build', bin('ng'), ['build'], { env: { NG_CLI_ANALYTICS: 'false' } }),
   );
 }

@@ -1,9 +1,12 @@
 import { spawn } from 'node:child_process';
-import { dirname } from 'node:path';
+import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 /** The repository's root. Every tool works from there, wherever it was called. */
 export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)));
+
+/** A program that came with the node modules. */
+export const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
 
 /** Runs a program and waits; its output goes where ours goes unless `quiet`. Resolves to code and output. */
 export function run(command, args, { quiet = false, env = {} } = {}) {

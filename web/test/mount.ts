@@ -63,7 +63,7 @@ export function bench(api = new FakeApi()): Bench {
       return {
         fixture,
         element,
-        text: () => (element.textContent ?? '').replace(/\s+/g, ' ').trim(),
+        text: () => element.textContent.replace(/\s+/g, ' ').trim(),
         press(target, key, more = {}) {
           target.dispatchEvent(
             new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true, ...more }),

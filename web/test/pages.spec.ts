@@ -22,7 +22,7 @@ afterEach(() => {
 
 const button = (name: RegExp): HTMLButtonElement =>
   [...page.element.querySelectorAll('button')].find((each) =>
-    name.test(each.getAttribute('aria-label') ?? each.textContent ?? ''),
+    name.test(each.getAttribute('aria-label') ?? each.textContent),
   )!;
 
 describe('findings', () => {

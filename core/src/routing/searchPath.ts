@@ -3,6 +3,7 @@ import type { StockId } from '../rig/ids';
 import { MEDIA } from '../rig/medium';
 import type { Medium } from '../rig/medium';
 import { MinHeap } from './minHeap';
+import { NONE, SearchLedger } from './searchLedger';
 import type { SearchSpace } from './searchSpace';
 import type { Waypoint } from './waypoints';
 
@@ -26,7 +27,8 @@ export type SearchResult =
 const MEDIUM_COUNT = MEDIA.length;
 const MEDIUM_NUMBER = new Map<Medium, number>(MEDIA.map((medium, index) => [medium, index]));
 const ANY = MEDIUM_NUMBER.get('any') ?? 0;
-const NONE = -1;
+/** One search runs at a time, so all share one ledger. */
+const ledger = new SearchLedger();
 
 /**
  * One run of the path search. A state is (waypoints passed, what kind of signal, lane or hub), packed
@@ -36,9 +38,6 @@ class Search {
   private readonly laneCount: number;
   private readonly width: number;
   private readonly layerSize: number;
-  private readonly cost: Float64Array;
-  private readonly cameFrom: Int32Array;
-  private readonly cameBy: Int32Array;
   private readonly heap = new MinHeap();
 
   constructor(
@@ -48,9 +47,7 @@ class Search {
     this.laneCount = space.graph.lanes.length;
     this.width = this.laneCount + space.hubs.length;
     this.layerSize = this.width * MEDIUM_COUNT;
-    this.cost = new Float64Array(this.layerSize * (waypoints.length + 1)).fill(Infinity);
-    this.cameFrom = new Int32Array(this.cost.length).fill(NONE);
-    this.cameBy = new Int32Array(this.cost.length).fill(NONE);
+    ledger.begin(this.layerSize * (waypoints.length + 1));
   }
 
   run(start: number): SearchResult {
@@ -58,7 +55,7 @@ class Search {
     let furthest = NONE;
     while (this.heap.size > 0) {
       const { state, cost: total } = this.heap.pop();
-      if (total > (this.cost[state] ?? 0)) continue;
+      if (total > ledger.cost(state)) continue;
       const layer = this.layerOf(state);
       if (layer === this.waypoints.length) return { found: true, hops: this.hopsTo(state), cost: total };
       const place = state % this.width;
@@ -90,7 +87,7 @@ class Search {
     if (end === NONE) return start;
     let state = end;
     for (;;) {
-      const before = this.cameFrom[state] ?? NONE;
+      const before = ledger.from(state);
       if (before === NONE || this.layerOf(before) !== this.layerOf(end)) return state % this.width;
       state = before;
     }
@@ -128,10 +125,8 @@ class Search {
   }
 
   private relax(state: number, total: number, from: number, by: number): void {
-    if (total >= (this.cost[state] ?? Infinity)) return;
-    this.cost[state] = total;
-    this.cameFrom[state] = from;
-    this.cameBy[state] = by;
+    if (total >= ledger.cost(state)) return;
+    ledger.write(state, total, from, by);
     this.heap.push(state, total);
   }
 
@@ -151,7 +146,7 @@ class Search {
 
   private hopsTo(end: number): readonly Hop[] {
     const hops: Hop[] = [];
-    for (let state = end; state !== NONE; state = this.cameFrom[state] ?? NONE) {
+    for (let state = end; state !== NONE; state = ledger.from(state)) {
       const hop = this.lastHop(state);
       if (hop !== undefined) hops.push(hop);
     }
@@ -159,12 +154,12 @@ class Search {
   }
 
   private lastHop(state: number): Hop | undefined {
-    const edge = this.space.graph.edges[this.cameBy[state] ?? NONE];
+    const edge = this.space.graph.edges[ledger.by(state)];
     if (edge !== undefined) return { kind: 'edge', edge };
-    const before = this.cameFrom[state] ?? NONE;
+    const before = ledger.from(state);
     const hub = before === NONE ? undefined : this.space.hubs[(before % this.width) - this.laneCount];
     if (hub === undefined) return undefined;
-    const from = (this.cameFrom[before] ?? 0) % this.width;
+    const from = ledger.from(before) % this.width;
     return { kind: 'cord', from, to: state % this.width, stock: hub.stock };
   }
 

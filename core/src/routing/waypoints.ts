@@ -16,10 +16,19 @@ function one(graph: SignalGraph, role: StationRole, id: StationId): Waypoint {
   return { role, station: id, lanes: new Set(station === undefined ? [] : [station.out]) };
 }
 
-const any = (graph: SignalGraph, role: StationRole): Waypoint => ({
-  role,
-  lanes: new Set(graph.stations.filter((station) => station.role === role).map((station) => station.out)),
-});
+/** Graphs are immutable, so the waypoints that any station of a role answers are made once for each. */
+const anyOfGraph = new WeakMap<SignalGraph, Map<StationRole, Waypoint>>();
+
+function any(graph: SignalGraph, role: StationRole): Waypoint {
+  const byRole = anyOfGraph.get(graph) ?? new Map<StationRole, Waypoint>();
+  anyOfGraph.set(graph, byRole);
+  const known = byRole.get(role);
+  if (known !== undefined) return known;
+  const ends = graph.stations.filter((station) => station.role === role).map((station) => station.out);
+  const made = { role, lanes: new Set(ends) };
+  byRole.set(role, made);
+  return made;
+}
 
 /** What an input passes, in order: its pins, its inserts between preamp and converter, and a DAW input. */
 export function waypointsOf(graph: SignalGraph, thread: Thread): readonly Waypoint[] {

@@ -58,10 +58,9 @@ describe('a bundle', () => {
   it('is filled with typical figures where a device leaves them out', () => {
     const reading = readBundle(
       spoiled((studio) => {
-        const preamp = (studio['rig']!['devices'] as unknown as Loose[]).find(
-          (device) => String(device['id']) === 'preamp',
-        )!;
-        preamp['params'] = { channels: 4 } as unknown as Loose;
+        const devices = studio['rig']!['devices'] as unknown as Record<string, unknown>[];
+        const preamp = devices.find(({ id }) => id === 'preamp')!;
+        preamp['params'] = { channels: 4 };
       }),
     );
     expect(reading.ok && canonicalStudio(reading.studio)).toEqual(demo);

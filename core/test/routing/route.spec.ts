@@ -43,7 +43,7 @@ const changed = (
 
 const withPins = (studio: Studio, id: string, pins: Record<string, string>): Studio =>
   changed(studio, {
-    thread: (thread) => (thread.id === id ? { ...thread, pins: pins as Thread['pins'] } : thread),
+    thread: (thread) => (thread.id === id ? { ...thread, pins: pins } : thread),
   });
 
 const saltglass = saltglassRooms();

@@ -33,7 +33,7 @@ export class SessionPanel {
   });
 
   protected setNumber(field: 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples', value: string): void {
-    this.set(field, Number(value), `${value}`);
+    this.set(field, Number(value), value);
   }
 
   protected setName(name: string): void {

@@ -1,0 +1,71 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buildServer, buildWeb } from './builds.mjs';
+import { ensureDebian } from './debian.mjs';
+import { ensureInstalled } from './install.mjs';
+import { ROOT } from './run.mjs';
+import { startBrowser, startServing } from './serving.mjs';
+
+const TRACKING = '/studio/saltglass-rooms/lamplighters-ledger/tracking';
+const SETTLE_MS = 700;
+
+/** One picture of each main view: its address, and what is done there before the picture is taken. */
+const VIEWS = [
+  { name: 'first-screen', path: '/' },
+  {
+    name: 'track',
+    path: `${TRACKING}/track`,
+    act: (page) => page.locator('tbody tr').nth(3).locator('td').nth(1).click(),
+  },
+  {
+    name: 'track-choices',
+    path: `${TRACKING}/track`,
+    async act(page) {
+      await page.locator('tbody tr').nth(1).locator('td').nth(7).click();
+      await page.keyboard.press('Enter');
+    },
+  },
+  { name: 'findings', path: `${TRACKING}/findings`, act: (page) => page.locator('ul button').last().click() },
+  {
+    name: 'patch-list',
+    path: `${TRACKING}/patch-list`,
+    async act(page) {
+      await page.getByLabel('Plugged: Bay B 1 upper to Bay B 25 lower').check();
+    },
+  },
+  {
+    name: 'rig',
+    path: `${TRACKING}/rig`,
+    act: (page) => page.getByRole('button', { name: 'Data of Opto compressor' }).click(),
+  },
+  { name: 'history', path: `${TRACKING}/history` },
+  {
+    name: 'track-paper',
+    path: `${TRACKING}/track`,
+    theme: 'paper',
+    act: (page) => page.locator('tbody tr').nth(0).locator('td').nth(1).click(),
+  },
+];
+
+await ensureDebian([{ command: 'chromium', name: 'chromium' }]);
+await ensureInstalled();
+await buildServer();
+await buildWeb();
+const data = mkdtempSync(join(tmpdir(), 'ft-shots-'));
+const { base, stop } = await startServing(4752, data);
+const browser = await startBrowser();
+for (const { name, path, theme = 'dim', act } of VIEWS) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.addInitScript((wanted) => localStorage.setItem('ft-theme', wanted), theme);
+  await page.goto(base + path);
+  await page.waitForTimeout(SETTLE_MS);
+  await act?.(page);
+  await page.waitForTimeout(SETTLE_MS);
+  await page.screenshot({ path: join(ROOT, 'docs/screenshots', `${name}.png`) });
+  await page.close();
+  console.log(`docs/screenshots/${name}.png`);
+}
+await browser.close();
+await stop();
+rmSync(data, { recursive: true });
