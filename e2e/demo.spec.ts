@@ -56,7 +56,7 @@ test('a cell is filled by keyboard: the legal choices first, the reason where th
   const preamp = await cell(page, 1, 'Preamp');
   await preamp.click();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('option').last()).toContainText('held by');
+  await expect(page.getByRole('option').last()).toContainText('Held by');
   await page.keyboard.press('Escape');
   await expect(preamp).toContainText('Mic preamp 1');
 });
@@ -87,7 +87,7 @@ test('a thread that cannot be routed says why', async ({ page }) => {
   await expect(await cell(page, 5, 'Status')).toContainText('broken');
   await page.goto(`${TRACKING}/findings`);
   await expect(
-    page.getByText(/already feeds 1 Imke Tarrow, Narrator|held by 4 Wen Askelby, Harp/).first(),
+    page.getByText(/already feeds 1 Imke Tarrow, Narrator|Held by 4 Wen Askelby, Harp/).first(),
   ).toBeVisible();
 });
 

@@ -2,6 +2,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import pdfmake from 'pdfmake';
 import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { FindingView } from '@ft/core/plan/findingView';
 import type { PatchLine } from '@ft/core/plan/patchList';
 
 /** What the paper shows: the lines, and what identifies them on every page. */
@@ -12,6 +13,7 @@ export interface PatchSheet {
   readonly revision: number;
   readonly printedAt: string;
   readonly lines: readonly PatchLine[];
+  readonly findings: readonly FindingView[];
 }
 
 const fontFolder = join(
@@ -47,6 +49,9 @@ const tickBox = (ticked: boolean): Content => ({
   ],
 });
 
+const CAUTION =
+  'Before you plug: mute monitors and phones, and switch 48 V off on every line touched at a jack bay. House rules come first.';
+
 const HEADS = ['', 'From', 'To', 'Cord', 'Thread', 'Breaks normal', 'Why'] as const;
 const WIDTHS = [14, '*', '*', 90, '*', '*', '*'];
 
@@ -59,6 +64,40 @@ const lineCells = (line: PatchLine): TableCell[] => [
   line.breaks.join('\n'),
   line.why,
 ];
+
+/** The lines of one room under its name. */
+function roomTable(sheet: PatchSheet, room: string): Content[] {
+  const lines = sheet.lines.filter((line) => line.room === room);
+  return [
+    { text: room, bold: true, margin: [0, 8, 0, 4] },
+    {
+      layout: 'lightHorizontalLines',
+      table: {
+        headerRows: 1,
+        dontBreakRows: true,
+        widths: [...WIDTHS],
+        body: [HEADS.map((text) => ({ text, bold: true })), ...lines.map(lineCells)],
+      },
+    },
+  ];
+}
+
+/** The font of the paper has no arrows. */
+const onPaper = (text: string): string => text.replaceAll(' → ', ' to ');
+
+/** What is wrong with the scene, and what was waived and why: the person at the bay should know both. */
+function findingList({ findings }: PatchSheet): Content[] {
+  if (findings.length === 0) return [];
+  const lines = findings.map(({ severity, wrong, remedy, waivedFor }): Content =>
+    waivedFor === undefined
+      ? { text: [{ text: `${severity}: `, bold: true }, onPaper(`${wrong} ${remedy}`)], margin: [0, 2, 0, 0] }
+      : {
+          text: [{ text: 'waived: ', bold: true }, onPaper(`${wrong} Reason: ${waivedFor}`)],
+          margin: [0, 2, 0, 0],
+        },
+  );
+  return [{ text: 'Findings', bold: true, margin: [0, 12, 0, 2] }, ...lines];
+}
 
 function definition(sheet: PatchSheet): TDocumentDefinitions {
   const rooms = [...new Set(sheet.lines.map((line) => line.room))];
@@ -81,21 +120,7 @@ function definition(sheet: PatchSheet): TDocumentDefinitions {
       alignment: 'right',
       margin: [36, 8, 36, 0],
     }),
-    content: rooms.flatMap((room) => {
-      const lines = sheet.lines.filter((line) => line.room === room);
-      return [
-        { text: room, bold: true, margin: [0, 8, 0, 4] as [number, number, number, number] },
-        {
-          layout: 'lightHorizontalLines',
-          table: {
-            headerRows: 1,
-            dontBreakRows: true,
-            widths: [...WIDTHS],
-            body: [HEADS.map((text) => ({ text, bold: true })), ...lines.map(lineCells)],
-          },
-        },
-      ];
-    }),
+    content: [{ text: CAUTION }, ...rooms.flatMap((room) => roomTable(sheet, room)), ...findingList(sheet)],
   };
 }
 

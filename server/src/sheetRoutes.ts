@@ -1,7 +1,7 @@
 import { Router } from 'express';
-import { checkContext } from '@ft/core/checks/context';
 import { patchListCsv } from '@ft/core/formats/patchListCsv';
 import { patchList } from '@ft/core/plan/patchList';
+import { planOf } from '@ft/core/plan/plan';
 import { findScene } from '@ft/core/plan/scenePlace';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 import { notFound } from './apiFailure';
@@ -20,14 +20,15 @@ async function patchSheet(
   const { studio, revision } = await studioOr404(desk, studioId);
   const found = findScene(studio, place);
   if (found === undefined) throw notFound('scene');
-  const lines = patchList(checkContext(studio.rig, found.session, found.scene));
+  const { plan, context } = planOf(studio.rig, found.session, found.scene);
   return {
     studio: studio.name,
     session: found.session.name,
     scene: found.scene.name,
     revision,
     printedAt,
-    lines,
+    lines: patchList(context),
+    findings: plan.findings,
   };
 }
 

@@ -53,6 +53,7 @@ describe('the patch list', () => {
       for (const part of [
         'The Lamplighter’s Ledger · Tracking · Patch list',
         'Saltglass Rooms · revision 0 · 2026-03-01 10:00 UTC',
+        'Before you plug: mute monitors and phones',
         'Batch room',
         'Bay A 13 upper',
         'Bay A 10 lower',
@@ -63,6 +64,24 @@ describe('the patch list', () => {
         expect(text).toContain(part);
     },
   );
+
+  (hasPoppler() ? it : it.skip)('prints what is open, and what was waived and why', async () => {
+    const id = 'over-max-input thread:line-2 lane:converter/line-in-1/2';
+    const edit = {
+      type: 'waiver.add',
+      session: 'lamplighters-ledger',
+      item: { id, reason: 'the shout is meant' },
+    };
+    const change = { id: 'change-waive-1', label: 'Waive', edits: [edit] };
+    await program.api.post(`${DEMO}/changes`).send({ author: 'desk', change }).expect(200);
+    const { body } = await program.api.get(`${SHEET}.pdf`).buffer(true).expect(200);
+    const text = textOf(body as Buffer).replace(/\s+/g, ' ');
+    expect(text).toContain(
+      'error: 48 V is on at Mic preamp 4 while its line is patched at jacks (Bay A 13 upper to Bay A 10 lower).',
+    );
+    expect(text).toContain('waived: 2 Joss Verrill, Lamplighter peaks 3.3 dB over');
+    expect(text).toContain('Reason: the shout is meant');
+  });
 
   it('of a scene that is not there is answered in words', async () => {
     const { body } = await program.api.get(SHEET.replace('tracking', 'mixing') + '.csv').expect(404);

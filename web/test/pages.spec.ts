@@ -76,10 +76,13 @@ describe('the patch list', () => {
 
 describe('the strip', () => {
   it('shows the path of what is selected, and steps to a hop that is clicked', async () => {
+    const strip = desk.store.selectSignal(planFeature.selectStrip);
+    await until(() => strip()?.thread === 'line-1', 'the first line, shown unasked');
+    desk.store.dispatch(PlanActions.clearSelection());
     page = desk.mount(ThreadStrip);
     expect(page.text()).toContain('Select a line, a cord or a finding');
     desk.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: 'line-2' as never } }));
-    await until(() => desk.store.selectSignal(planFeature.selectStrip)() !== null);
+    await until(() => strip() !== null);
     page.fixture.detectChanges();
     expect(page.text()).toContain('2 Joss Verrill, Lamplighter');
     expect(page.text()).toContain('Peak over a maximum level');

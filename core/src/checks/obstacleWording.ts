@@ -20,7 +20,7 @@ export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
           station === undefined ? naming.lane(lane) : naming.station(station),
         ),
       );
-      return `The only way left runs over ${places}, held by ${threads}. Unpin one of the two, or choose another unit.`;
+      return `Held by ${threads}: ${places}. Make room there, or choose another unit.`;
     }
     case 'no-cord-left':
       return `It needs ${naming.lane(obstacle.from)} → ${naming.lane(obstacle.to)}, but no ${naming.stock(obstacle.stock)} is left. Free one, or raise the number in the rig.`;

@@ -11,4 +11,6 @@ export const ROUTING_COST = {
   cordPerMetre: 0.01,
   breakIdleNormal: 0.1,
   breakUsedNormal: 20,
+  /** A place that another thread holds, when the question is which of them stand in the way. */
+  held: 1000,
 } as const;

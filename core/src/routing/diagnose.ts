@@ -1,6 +1,7 @@
 import type { LaneId, StationId, ThreadId } from '../rig/ids';
 import type { StationRole } from '../rig/deviceModel';
 import type { Thread } from '../session/sessionSchema';
+import { ROUTING_COST } from './costs';
 import type { Hop, SearchResult } from './searchPath';
 import type { SpaceParts } from './routeThread';
 import { routeThread } from './routeThread';
@@ -59,10 +60,19 @@ function holdersOn(
   return holders.filter((holder, i) => holders.findIndex((other) => other.thread === holder.thread) === i);
 }
 
-/** Nobody in the way: no thread, no cord. */
-function alone(surroundings: Surroundings): SpaceParts {
-  const nobody = { threadAt: new Map<number, ThreadId>(), usedNormals: new Map<number, ThreadId>() };
-  return { graph: surroundings.bare(), occupancy: nobody, stocks: surroundings.everyStock };
+/**
+ * The way a thread would take if others made room, over as few held places as can be: the rig with no
+ * cord in it, where a jack that holds somebody's plug is held like any other place.
+ */
+function wayWithRoomMade(surroundings: Surroundings, thread: Thread): SearchResult {
+  const { occupancy, holderOfPlug } = surroundings;
+  const threadAt = new Map<number, ThreadId | undefined>([...holderOfPlug, ...occupancy.threadAt]);
+  const parts: SpaceParts = {
+    graph: surroundings.bare(),
+    occupancy: { threadAt, usedNormals: new Map() },
+    stocks: surroundings.everyStock,
+  };
+  return routeThread(parts, thread, ROUTING_COST.held);
 }
 
 /** Runs the search again with one obstacle lifted at a time, and reports the first whose lifting helps. */
@@ -81,7 +91,7 @@ export function diagnose(
   if (cord !== undefined)
     return { code: 'no-cord-left', from: laneId(cord.from), to: laneId(cord.to), stock: cord.stock };
 
-  const cleared = routeThread(alone(surroundings), thread);
+  const cleared = wayWithRoomMade(surroundings, thread);
   const holders = cleared.found ? holdersOn(surroundings, lanesOf(cleared.hops)) : [];
   if (holders.length > 0) return { code: 'held', holders };
   const { role, station } = failure.missing;

@@ -5,8 +5,8 @@ import { lanesOnPath, realise } from './realise';
 
 /** Which lanes and normals the other threads of a scene need. */
 export interface Occupancy {
-  /** Thread that runs through a lane. */
-  readonly threadAt: ReadonlyMap<number, ThreadId>;
+  /** Thread that runs through a lane; undefined where it is a cord planned by hand. */
+  readonly threadAt: ReadonlyMap<number, ThreadId | undefined>;
   /** Normals that a thread relies on, by edge index. */
   readonly usedNormals: ReadonlyMap<number, ThreadId>;
 }

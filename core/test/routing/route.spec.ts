@@ -104,7 +104,7 @@ describe('a thread without a way', () => {
   it('is told who holds the unit it is pinned to', () => {
     const { because } = routed(withPins(saltglass, 'line-1', { preamp: 'preamp/channel-4' }));
     expect(because('line-1')).toBe(
-      'The only way left runs over Mic preamp 4, held by 4 Wen Askelby, Harp. Unpin one of the two, or choose another unit.',
+      'Held by 4 Wen Askelby, Harp: Mic preamp 4. Make room there, or choose another unit.',
     );
   });
 
@@ -153,7 +153,9 @@ describe('a thread without a way', () => {
       threads: [{ from: 'mic/out/1' }],
     };
     const { because } = routed(studioOf(parts));
-    expect(because('thread-1')).toContain('held by a cord planned by hand');
+    expect(because('thread-1')).toBe(
+      'Held by a cord planned by hand: Panel line 1. Make room there, or choose another unit.',
+    );
   });
 
   it('is told when its microphone already feeds another thread', () => {

@@ -9,6 +9,15 @@ import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { EDGE_WORDS } from '../strip/edge-words';
 
+/** What a reader calls each kind of place. */
+const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
+  thread: 'line',
+  lane: 'connector',
+  station: 'unit',
+  device: 'device',
+  cord: 'cord',
+};
+
 /** What is selected: a finding or a hop of the strip, with the figures and what can be done about it. */
 @Component({
   selector: 'ft-inspector',
@@ -25,6 +34,7 @@ export class Inspector {
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   private readonly drafts = this.store.selectSignal(draftFeature.selectTexts);
   protected readonly words = EDGE_WORDS;
+  protected readonly placeWords = PLACE_WORDS;
   protected readonly level = formatLevel;
   protected readonly db = formatDb;
 

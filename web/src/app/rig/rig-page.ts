@@ -1,5 +1,14 @@
 import { ScrollingModule } from '@angular/cdk/scrolling';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  ChangeDetectorRef,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { EMPTY, from, switchMap } from 'rxjs';
@@ -27,6 +36,8 @@ const NAMES = new Intl.Collator('en', { numeric: true });
 export class RigPage {
   private readonly store = inject(Store);
   private readonly planner = inject(Planner);
+  private readonly detector = inject(ChangeDetectorRef);
+  private readonly openRow = viewChild<ElementRef<HTMLElement>>('openRow');
   protected readonly changes = inject(RigChanges);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   private readonly plan = this.store.select(planFeature.selectPlan);
@@ -76,6 +87,13 @@ export class RigPage {
 
   protected select(device: Device): void {
     this.store.dispatch(PlanActions.select({ ref: { kind: 'device', id: device.id } }));
+  }
+
+  /** Opens or closes the parameters of a device, and brings them into view. */
+  protected toggle(device: Device): void {
+    this.opened.set(this.opened() === device.id ? '' : device.id);
+    this.detector.detectChanges();
+    this.openRow()?.nativeElement.scrollIntoView({ block: 'nearest' });
   }
 
   protected addDevice(name: string, room: string, params: Readonly<Record<string, unknown>>): void {

@@ -48,6 +48,11 @@ export const initialPlanState: PlanState = {
   hop: -1,
 };
 
+function firstLine({ rows }: Plan): EntityRef | null {
+  const thread = rows[0]?.thread;
+  return thread === undefined ? null : { kind: 'thread', id: thread.id };
+}
+
 const sameRef = (a: EntityRef | null, b: EntityRef): boolean => a?.kind === b.kind && a.id === b.id;
 
 export const planFeature = createFeature({
@@ -59,6 +64,8 @@ export const planFeature = createFeature({
       plan,
       patchLines,
       failure: null,
+      // A studio opens on its first line, so that the strip has something to show.
+      selection: state.selection ?? (state.plan === null ? firstLine(plan) : null),
     })),
     on(PlanActions.planFailed, (state, { message }): PlanState => ({ ...state, failure: message })),
     on(PlanActions.select, (state, { ref }): PlanState => ({

@@ -17,6 +17,8 @@ export interface Segment {
 /** A device and the hops inside it, as one block of the drawing. */
 export interface Block {
   readonly name: string;
+  /** The name as far as it fits. */
+  readonly shown: string;
   readonly room: string;
   readonly x: number;
   readonly width: number;
@@ -63,8 +65,9 @@ const LEAST_STEP = 44;
 const RIGHT = 12;
 /** A device that a thread only touches once still needs room for its name. */
 const LONE_WEIGHT = 2;
-/** Width of a character of a label, pixels. */
+/** Widths of a character of a label and of a device's name, pixels. */
 const LABEL_CHARACTER = 5;
+const NAME_CHARACTER = 6.6;
 const CORD_SAG = 15;
 const TOP_DB = 30;
 const BOTTOM_DB = -135;
@@ -137,22 +140,28 @@ function weightsOf(hops: readonly StripHop[], runs: readonly Run[]): readonly nu
   return hops.map((_, i) => (lone.has(i) ? LONE_WEIGHT : 1));
 }
 
+/** Cuts a text to a width, and shows that it was cut. */
+function fitted(text: string, width: number, characterWidth: number): string {
+  const most = Math.floor(width / characterWidth);
+  return text.length > most ? `${text.slice(0, Math.max(0, most - 1))}…` : text;
+}
+
 /** A block reaches from the left edge of its first hop to the right edge of its last. */
 function blocksOf(runs: readonly Run[], edges: readonly number[]): readonly Block[] {
   const gap = 4;
   return runs.map(({ name, room, first, last }) => {
     const [from, to] = [edges[first] ?? 0, edges[last + 1] ?? 0];
-    return { name, room, x: from + gap, width: to - from - 2 * gap };
+    const width = to - from - 2 * gap;
+    return { name, shown: fitted(name, width - 6, NAME_CHARACTER), room, x: from + gap, width };
   });
 }
 
 /** "Bay B 25 lower" inside Bay B is "25 lower". */
 function labelOf(hop: StripHop, width: number): string {
-  const most = Math.floor(width / LABEL_CHARACTER);
   const own = hop.laneName.startsWith(hop.deviceName)
     ? hop.laneName.slice(hop.deviceName.length).trim()
     : hop.laneName;
-  return own.length > most ? `${own.slice(0, most - 1)}…` : own;
+  return fitted(own, width, LABEL_CHARACTER);
 }
 
 /** Lays out a strip for a width in pixels. It grows wider than that rather than crowd its figures. */

@@ -64,6 +64,7 @@ export class ThreadStrip {
     const row = plan?.rows.find(({ thread }) => thread.id === this.strip()?.thread);
     return plan?.findings.filter(({ key }) => row?.findings.includes(key)) ?? [];
   });
+  protected readonly gaps = computed(() => this.strip()?.gaps ?? []);
   protected readonly headroom = computed(() => formatDb(this.worstHop()?.headroomDb ?? 0));
 
   constructor() {

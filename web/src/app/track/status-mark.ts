@@ -21,8 +21,11 @@ const STITCH: Readonly<Record<ThreadStatus, string>> = {
   styles: `
     :host {
       display: inline-flex;
-      align-items: center;
+      align-items: baseline;
       gap: 0.35rem;
+    }
+    svg {
+      align-self: center;
     }
     path {
       fill: none;
