@@ -34,16 +34,32 @@ async function inBrowser(base) {
   await second.goto(page.url());
   const performer = (at) => at.locator('tbody tr').first().locator('td').nth(1);
   await performer(second).waitFor();
+  // Both windows write down when: one the key, the other the change on its screen.
+  await page.evaluate(() => {
+    document.addEventListener(
+      'keydown',
+      ({ key }) => key === 'Enter' && (window.pressedAt = Date.now()),
+      true,
+    );
+  });
+  await performer(second).evaluate((cell) => {
+    window.seenAt = {};
+    new MutationObserver(() => (window.seenAt[cell.textContent.trim()] ??= Date.now())).observe(cell, {
+      childList: true,
+      subtree: true,
+      characterData: true,
+    });
+  });
   const delays = [];
   for (let n = 1; n <= 7; n++) {
     await performer(page).focus();
     await page.keyboard.type(`Take ${n}`);
-    const started = performance.now();
     await page.keyboard.press('Enter');
     await performer(second)
       .filter({ hasText: `Take ${n}` })
       .waitFor();
-    delays.push(performance.now() - started);
+    const pressed = await page.evaluate(() => window.pressedAt);
+    delays.push((await second.evaluate((text) => window.seenAt[text], `Take ${n}`)) - pressed);
   }
   await browser.close();
   return { firstScreen, trackSheet, editMs: delays.sort((a, b) => a - b)[3] };
