@@ -31,6 +31,7 @@ const VIEWS = [
     name: 'patch-list',
     path: `${TRACKING}/patch-list`,
     async act(page) {
+      await page.getByLabel('Plugged: Large condenser to Booth panel line 1').check();
       await page.getByLabel('Plugged: Bay B 1 upper to Bay B 25 lower').check();
     },
   },
@@ -55,8 +56,10 @@ await buildWeb();
 const data = mkdtempSync(join(tmpdir(), 'ft-shots-'));
 const { base, stop } = await startServing(4752, data);
 const browser = await startBrowser();
+// One context: what one picture changes, the next shows as one's own.
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
 for (const { name, path, theme = 'dim', act } of VIEWS) {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
   await page.addInitScript((wanted) => localStorage.setItem('ft-theme', wanted), theme);
   await page.goto(base + path);
   await page.waitForTimeout(SETTLE_MS);

@@ -5,7 +5,6 @@ import { planOf } from '@ft/core/plan/plan';
 import { findScene } from '@ft/core/plan/scenePlace';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 import { notFound } from './apiFailure';
-import { patchListPdf } from './patchListPdf';
 import type { PatchSheet } from './patchListPdf';
 import type { StudioDesk } from './studioDesk';
 import { studioOr404 } from './studioRoutes';
@@ -46,6 +45,8 @@ export function sheetRoutes(desk: StudioDesk, now: () => string): Router {
   });
   router.get(`${base}/patch-list.pdf`, async (request, response) => {
     const { id, session, scene } = request.params as Record<'id' | 'session' | 'scene', string>;
+    // The PDF library is large and read only when the first sheet is printed.
+    const { patchListPdf } = await import('./patchListPdf');
     const pdf = await patchListPdf(await patchSheet(desk, id, { session, scene } as ScenePlace, now()));
     response.attachment(`${session}-${scene}-patch-list.pdf`).type('application/pdf').send(pdf);
   });

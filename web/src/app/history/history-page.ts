@@ -28,8 +28,8 @@ import { studioFeature } from '../state/studio.feature';
           <table class="sheet">
             <thead>
               <tr>
-                <th scope="col" class="right">Revision</th>
-                <th scope="col">When</th>
+                <th scope="col" class="right narrow">Revision</th>
+                <th scope="col" class="narrow">When</th>
                 <th scope="col">Change</th>
                 <th scope="col">By</th>
                 <th scope="col"><span class="visually-hidden">Take back</span></th>
@@ -60,6 +60,16 @@ import { studioFeature } from '../state/studio.feature';
         }
       }
     </section>
+  `,
+  styles: `
+    .narrow {
+      width: 1%;
+      padding-right: 1.2rem;
+    }
+    td.num {
+      white-space: nowrap;
+      padding-right: 1.2rem;
+    }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

@@ -14,7 +14,7 @@ export const planScene = createEffect(
       store.select(studioFeature.selectPlace),
     ]).pipe(
       switchMap(([studio, place]) =>
-        studio === null || place === null ? EMPTY : from(planner.api.plan(studio, place)),
+        studio === null || place === null ? EMPTY : from(planner.plan(studio, place)),
       ),
       map(({ plan, patchLines }) => PlanActions.planned({ plan, patchLines })),
       catchError((error: unknown, again) => {

@@ -23,9 +23,15 @@ import { typedThread } from '@ft/core/plan/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
 import type { TypeForm } from '@ft/core/rig/paramFields';
 import { typeForms } from '@ft/core/rig/paramFields';
-import type { Device } from '@ft/core/rig/rigSchema';
+import type { Device, Rig } from '@ft/core/rig/rigSchema';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
+
+/**
+ * A studio on its way to the worker. The rig is large and seldom changes, so it is left out when the
+ * worker has it already; its devices then stay the same objects, and what was built of them is kept.
+ */
+export type SentStudio = Omit<Studio, 'rig'> & { readonly rig?: Rig };
 
 /** The state a worker keeps between calls: the scene it last planned. */
 interface Desk {
@@ -36,7 +42,7 @@ interface Desk {
 
 /** What the screen may ask of the core. The screen itself computes nothing. */
 export interface PlannerApi {
-  plan(studio: Studio, place: ScenePlace): { plan: Plan; patchLines: readonly PatchLine[] };
+  plan(sent: SentStudio, place: ScenePlace): { plan: Plan; patchLines: readonly PatchLine[] };
   strip(ref: EntityRef): Strip | undefined;
   choices(thread: Thread, field: ChoiceField, text: string): readonly Choice[];
   find(text: string): readonly FoundPlace[];
@@ -54,12 +60,16 @@ export interface PlannerApi {
 /** The planner: one scene at a time, always the one last planned. */
 export function createPlanner(): PlannerApi {
   let desk: Desk | undefined;
+  let rig: Rig | undefined;
   const there = (): Desk => {
     if (desk === undefined) throw new Error('nothing is planned yet');
     return desk;
   };
   return {
-    plan(studio, place) {
+    plan(sent, place) {
+      rig = sent.rig ?? rig;
+      if (rig === undefined) throw new Error('the first studio sent brings its rig');
+      const studio: Studio = { ...sent, rig };
       const found = findScene(studio, place);
       if (found === undefined) throw new Error('This scene is gone. Choose another one at the top.');
       const { plan, context } = planOf(studio.rig, found.session, found.scene);

@@ -3,13 +3,25 @@ import { Injectable } from '@angular/core';
 import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
 import { createPlannerWorker } from './create-planner-worker';
-import type { PlannerApi } from './planner-api';
+import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { Rig } from '@ft/core/rig/rigSchema';
+import type { Studio } from '@ft/core/session/studioSchema';
+import type { PlannerApi, SentStudio } from './planner-api';
 
 /** The core in its worker: every call answers later, and never holds up the screen. */
 @Injectable({ providedIn: 'root' })
 export class Planner implements OnDestroy {
   private readonly worker = createPlannerWorker();
   readonly api: Remote<PlannerApi> = wrap<PlannerApi>(this.worker);
+  private sentRig: Rig | undefined;
+
+  /** Plans a scene; the rig is sent along only when it is another one than last time. */
+  plan(studio: Studio, place: ScenePlace): ReturnType<Remote<PlannerApi>['plan']> {
+    const { rig, ...others } = studio;
+    const sent: SentStudio = rig === this.sentRig ? others : studio;
+    this.sentRig = rig;
+    return this.api.plan(sent, place);
+  }
 
   ngOnDestroy(): void {
     this.worker.terminate();
