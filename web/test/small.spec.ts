@@ -1,6 +1,6 @@
 import { saltglassRooms } from '@ft/demo/saltglass';
 import { planOf } from '@ft/core/plan/plan';
-import { paramTitle } from '../src/app/rig/device-form';
+import { paramTitle } from '../src/app/rig/param-title';
 import { shortcutOf } from '../src/app/shell/shortcuts';
 import { cellText, COLUMNS, isRightAligned, stationIn } from '../src/app/track/columns';
 import { typedNumber } from '../src/app/track/typed-number';
@@ -52,6 +52,7 @@ describe('a parameter', () => {
     ['adcLatencySamples', 'ADC latency', 'samples'],
     ['adcs', 'line inputs', ''],
     ['einDbu', 'equivalent input noise', 'dBu'],
+    ['maxDbSpl', 'loudest sound', 'dB SPL'],
     ['columns', 'columns', ''],
   ])('%s is called “%s”', (key, name, unit) => {
     expect(paramTitle(key)).toEqual({ name, unit });

@@ -1,48 +1,55 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+} from '@angular/core';
 import type { ParamField, TypeForm } from '@ft/core/rig/paramFields';
+import { paramTitle } from './param-title';
 import { typedNumber } from '../track/typed-number';
 
 type Params = Readonly<Record<string, unknown>>;
 
-/** Keys whose words alone would not tell an engineer what is meant. */
-const TERMS: Readonly<Record<string, string>> = {
-  adcs: 'line inputs',
-  dacs: 'line outputs',
-  adc: 'ADC',
-  dac: 'DAC',
-  ein: 'equivalent input noise',
-  phantom: '48 V',
-};
+/** What a field holds so far: a value, nothing, or something that cannot be understood. */
+type Reading =
+  | { readonly state: 'value'; readonly value: unknown }
+  | { readonly state: 'blank' }
+  | { readonly state: 'unclear'; readonly because: string };
 
-/** "sensitivityMvPerPa" as words: "sensitivity mv per pa". */
-const words = (key: string): string =>
-  key
-    .replace(/([a-z])([A-Z])/g, '$1 $2')
-    .toLowerCase()
-    .replace(/[a-z]+/g, (word) => TERMS[word] ?? word);
+function readNumbers(text: string): Reading {
+  const parts = text.split(/[\s;]+/).filter((part) => part !== '');
+  const unclear = parts.find((part) => typedNumber(part) === undefined);
+  if (unclear !== undefined) return { state: 'unclear', because: `“${unclear}” is not a number` };
+  return parts.length === 0 ? { state: 'blank' } : { state: 'value', value: parts.map(typedNumber) };
+}
 
-const UNITS: readonly (readonly [RegExp, string])[] = [
-  [/ db spl$/, 'dB SPL'],
-  [/ dbfs$/, 'dBFS'],
-  [/ dbu$/, 'dBu'],
-  [/ db$/, 'dB'],
-  [/ ohm$/, 'Ω'],
-  [/ mv per pa$/, 'mV/Pa'],
-  [/ samples$/, 'samples'],
-];
+function readField(field: ParamField, entry: unknown): Reading {
+  if (typeof entry !== 'string' || field.kind === 'choice')
+    return entry === undefined ? { state: 'blank' } : { state: 'value', value: entry };
+  if (field.kind === 'numbers') return readNumbers(entry);
+  if (entry.trim() === '') return { state: 'blank' };
+  const value = typedNumber(entry);
+  return value === undefined
+    ? { state: 'unclear', because: `“${entry}” is not a number` }
+    : { state: 'value', value };
+}
 
-/** A parameter's name for a reader, its unit apart. */
-export function paramTitle(key: string): { readonly name: string; readonly unit: string } {
-  const plain = words(key);
-  const unit = UNITS.find(([pattern]) => pattern.test(plain));
-  return unit === undefined ? { name: plain, unit: '' } : { name: plain.replace(unit[0], ''), unit: unit[1] };
+/** A stored value as a person would type it. */
+function entryOf(value: unknown): unknown {
+  if (Array.isArray(value)) return value.join(' ');
+  return typeof value === 'number' ? String(value) : value;
 }
 
 /** The parameters of a device, as fields read off its type. Typical values are the catalogue's. */
 @Component({
   selector: 'ft-device-form',
   template: `
-    <form (submit)="save(); $event.preventDefault()">
+    <form (submit)="$event.preventDefault(); save()">
       @for (field of form().fields; track field.key) {
         <label [for]="'param-' + field.key">
           <span
@@ -52,7 +59,7 @@ export function paramTitle(key: string): { readonly name: string; readonly unit:
             @case ('choice') {
               <select [id]="'param-' + field.key" (change)="put(field, $any($event.target).value)">
                 @for (choice of field.choices; track choice) {
-                  <option [selected]="choice === text(field)">{{ choice }}</option>
+                  <option [selected]="choice === entries()[field.key]">{{ choice }}</option>
                 }
               </select>
             }
@@ -60,26 +67,27 @@ export function paramTitle(key: string): { readonly name: string; readonly unit:
               <input
                 type="checkbox"
                 [id]="'param-' + field.key"
-                [checked]="values()[field.key] === true"
-                (change)="putValue(field, $any($event.target).checked)"
+                [checked]="entries()[field.key] === true"
+                (change)="put(field, $any($event.target).checked)"
               />
             }
             @default {
               <input
                 type="text"
                 class="num"
+                autocomplete="off"
                 [id]="'param-' + field.key"
-                [value]="text(field)"
-                [placeholder]="field.required ? 'needed' : 'not known'"
-                (change)="put(field, $any($event.target).value)"
+                [value]="entries()[field.key] ?? ''"
+                [placeholder]="placeholder(field)"
+                (input)="put(field, $any($event.target).value)"
               />
             }
           }
         </label>
       }
-      <button type="submit" class="main" [disabled]="missing() !== undefined">{{ action() }}</button>
-      @if (missing(); as field) {
-        <span class="quiet">needs {{ title(field).name }}</span>
+      <button type="submit" class="main">{{ action() }}</button>
+      @if (trouble(); as it) {
+        <span role="status" [class.error]="asked()" [class.quiet]="!asked()">{{ it.text }}</span>
       }
     </form>
   `,
@@ -107,41 +115,52 @@ export class DeviceForm {
   readonly action = input('Save');
   readonly saved = output<Params>();
 
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly title = (field: ParamField): { name: string; unit: string } => paramTitle(field.key);
-  protected readonly values = linkedSignal<Params>(() => ({ ...this.typical(), ...this.params() }));
-  protected readonly missing = computed(() =>
-    this.form().fields.find((field) => field.required && this.values()[field.key] === undefined),
-  );
+  /** What an empty field means. */
+  protected readonly placeholder = (field: ParamField): string => {
+    if (field.required) return 'needed';
+    return field.typical === undefined ? 'not known' : `typical ${String(entryOf(field.typical))}`;
+  };
+  /** What stands in each field, as it was typed. */
+  protected readonly entries = linkedSignal<Params>(() => this.start());
+  /** True once somebody wanted to save while a field was missing or unclear. */
+  protected readonly asked = signal(false);
 
-  protected text(field: ParamField): string {
-    const value = this.values()[field.key];
-    if (value === undefined) return '';
-    return Array.isArray(value) ? value.join(' ') : typeof value === 'string' ? value : JSON.stringify(value);
-  }
+  protected readonly trouble = computed(() => {
+    for (const field of this.form().fields) {
+      const reading = readField(field, this.entries()[field.key]);
+      const { name } = paramTitle(field.key);
+      if (reading.state === 'unclear') return { field, text: `${name}: ${reading.because}` };
+      if (reading.state === 'blank' && field.required) return { field, text: `needs ${name}` };
+    }
+    return undefined;
+  });
 
-  protected put(field: ParamField, text: string): void {
-    if (field.kind === 'choice') this.putValue(field, text);
-    else if (field.kind === 'numbers')
-      this.putValue(
-        field,
-        text.split(/[\s;]+/).flatMap((part) => typedNumber(part) ?? []),
-      );
-    else this.putValue(field, typedNumber(text));
-  }
-
-  protected putValue(field: ParamField, value: unknown): void {
-    const others = Object.entries(this.values()).filter(([key]) => key !== field.key);
-    this.values.set(Object.fromEntries(value === undefined ? others : [...others, [field.key, value]]));
+  protected put(field: ParamField, entry: unknown): void {
+    this.entries.update((entries) => ({ ...entries, [field.key]: entry }));
   }
 
   protected save(): void {
-    if (this.missing() === undefined) this.saved.emit(this.values());
+    const trouble = this.trouble();
+    this.asked.set(trouble !== undefined);
+    if (trouble === undefined) this.saved.emit(this.values());
+    else this.element.nativeElement.querySelector<HTMLElement>(`#param-${trouble.field.key}`)?.focus();
   }
 
-  private typical(): Params {
-    const entries = this.form().fields.flatMap((field): (readonly [string, unknown])[] => {
-      const start = field.typical ?? (field.kind === 'choice' ? field.choices[0] : undefined);
-      return start === undefined ? [] : [[field.key, start]];
+  /** The parameters that are known; what is left blank is left out. */
+  private values(): Params {
+    const known = this.form().fields.flatMap((field): (readonly [string, unknown])[] => {
+      const reading = readField(field, this.entries()[field.key]);
+      return reading.state === 'value' ? [[field.key, reading.value]] : [];
+    });
+    return Object.fromEntries(known);
+  }
+
+  private start(): Params {
+    const entries = this.form().fields.map((field): readonly [string, unknown] => {
+      const typical = field.typical ?? (field.kind === 'choice' ? field.choices[0] : undefined);
+      return [field.key, entryOf(this.params()[field.key] ?? typical)];
     });
     return Object.fromEntries(entries);
   }

@@ -57,8 +57,16 @@ export class RigChanges {
     this.change(`Unwire ${label}`, [{ type: 'hardwire.remove', id }]);
   }
 
+  /** Says what could not be understood. */
+  complain(text: string): void {
+    this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+  }
+
   private add(what: string, name: string, others: readonly { readonly id: string }[], item: object): void {
-    if (name.trim() === '') return;
+    if (name.trim() === '') {
+      this.complain('Nothing was added: type a name first.');
+      return;
+    }
     const id = idFromName(name, new Set(others.map((other) => other.id)), what);
     this.change(`Add ${name}`, [{ type: `${what}.add`, item: { id, ...item } }]);
   }

@@ -19,7 +19,8 @@ import { PlanActions, planFeature } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';
 import { typedNumber } from '../track/typed-number';
 import { Planner } from '../workers/planner.service';
-import { DeviceForm, paramTitle } from './device-form';
+import { DeviceForm } from './device-form';
+import { paramTitle } from './param-title';
 import { RigChanges } from './rig-changes';
 import { WireEndField } from './wire-end-field';
 
@@ -119,18 +120,23 @@ export class RigPage {
     colour: string,
     count: string,
   ): void {
-    this.changes.addStock({
-      name: name.trim(),
-      connectors: [a, b],
-      lengthM: typedNumber(lengthM) ?? 1,
-      colour,
-      count: typedNumber(count) ?? 0,
-    });
+    const [length, number] = [typedNumber(lengthM), typedNumber(count)];
+    if (length === undefined || number === undefined)
+      this.changes.complain('No cords were added: they need a length in metres and a number.');
+    else
+      this.changes.addStock({
+        name: name.trim(),
+        connectors: [a, b],
+        lengthM: length,
+        colour,
+        count: number,
+      });
   }
 
   protected setCount(stock: CordStock, text: string): void {
     const count = typedNumber(text);
-    if (count !== undefined) this.changes.set('stock', stock, 'count', count);
+    if (count === undefined) this.changes.complain(`“${text}” is not a number of cords.`);
+    else this.changes.set('stock', stock, 'count', count);
   }
 
   protected roomName(id: string): string {

@@ -1,0 +1,36 @@
+/** Parameters whose key alone would not tell an engineer what is meant. */
+const NAMES: Readonly<Record<string, string>> = {
+  adcs: 'line inputs',
+  dacs: 'line outputs',
+  einDbu: 'equivalent input noise',
+  maxDbSpl: 'loudest sound',
+  sourceOhm: 'output impedance',
+  outputOhm: 'output impedance',
+  inputOhm: 'input impedance',
+  phantom: 'offers 48 V',
+  initialReferenceDbu: 'reference at first',
+  referenceDbu: 'reference positions',
+};
+
+const ABBREVIATIONS: Readonly<Record<string, string>> = { adc: 'ADC', dac: 'DAC' };
+
+const UNITS: readonly (readonly [RegExp, string])[] = [
+  [/ db spl$/, 'dB SPL'],
+  [/ dbfs$/, 'dBFS'],
+  [/ dbu$/, 'dBu'],
+  [/ db$/, 'dB'],
+  [/ ohm$/, 'Ω'],
+  [/ mv per pa$/, 'mV/Pa'],
+  [/ samples$/, 'samples'],
+];
+
+/** "sensitivityMvPerPa" as words: "sensitivity mv per pa". */
+const words = (key: string): string => key.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
+
+/** A parameter's name for a reader, its unit apart. */
+export function paramTitle(key: string): { readonly name: string; readonly unit: string } {
+  const plain = words(key);
+  const [pattern, unit] = UNITS.find(([each]) => each.test(plain)) ?? [/$/, ''];
+  const own = plain.replace(pattern, '').replace(/[a-z]+/g, (word) => ABBREVIATIONS[word] ?? word);
+  return { name: NAMES[key] ?? own, unit };
+}
