@@ -15,12 +15,6 @@ export interface Replica {
   readonly studio: Studio;
 }
 
-/** A change that could not be kept, for the window to tell its user about. */
-export interface Lost {
-  readonly change: Change;
-  readonly refusal: Refusal;
-}
-
 /** What the server says happened: one line of the history. */
 export interface ServerEntry {
   readonly revision: number;

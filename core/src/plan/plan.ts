@@ -10,6 +10,7 @@ import type { StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { SettingKey, SettingSpec, SettingValue } from '../rig/settings';
 import { settingKeyOf } from '../rig/settings';
+import { stationOfRole } from '../routing/realise';
 import type { Scene, Session, Thread, Waiver } from '../session/sessionSchema';
 import type { FindingView } from './findingView';
 import { findingView } from './findingView';
@@ -61,7 +62,7 @@ function settingCell(
   planned: PlannedThread,
   setting: string,
 ): SettingCell | undefined {
-  const preamp = planned.stations.find((station) => station.role === 'preamp');
+  const preamp = stationOfRole(planned, 'preamp');
   const device = rig.devices.find((candidate) => candidate.id === preamp?.device);
   const spec = device && settingsOf(device).find((candidate) => candidate.setting === setting);
   if (preamp === undefined || spec === undefined) return undefined;
@@ -76,7 +77,7 @@ function cellsOf(context: CheckContext, planned: PlannedThread): PlanRow['cells'
   const cells: Partial<Record<StationRole, StationCell>> = {};
   for (const role of STATION_ROLES) {
     if (role === 'processor') continue;
-    const station = planned.stations.find((candidate) => candidate.role === role);
+    const station = stationOfRole(planned, role);
     const pin = pins[role];
     const shown = pin === undefined ? station : graph.stations[graph.stationIndex.get(pin) ?? -1];
     if (shown !== undefined)

@@ -4,7 +4,7 @@ import type { ThreadId } from '../rig/ids';
 import { settingKeyOf } from '../rig/settings';
 import type { SettingKey, SettingValue } from '../rig/settings';
 import { compile } from '../graph/compile';
-import { realise } from '../routing/realise';
+import { realise, stationOfRole } from '../routing/realise';
 import { route } from '../routing/route';
 import type { Cord, Scene, Thread } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
@@ -84,7 +84,7 @@ function preampEdits(
   const found = findScene(studio, place);
   if (found === undefined) return [];
   const graph = compile(studio.rig, found.session, found.scene);
-  const preamp = realise(graph, thread).stations.find((station) => station.role === 'preamp');
+  const preamp = stationOfRole(realise(graph, thread), 'preamp');
   if (preamp === undefined) return [];
   const wishes = [
     ['gainDb', wish.gainDb],

@@ -49,5 +49,8 @@ describe.each(RULES)('rule $id', (rule) => {
       expect(sentence).toMatch(/^[A-Z0-9].*\.$/);
       expect(sentence).not.toMatch(/\w+\/[\w-]+\/\d|channel-|undefined|NaN/);
     }
+    // The rule's page quotes what it says of its example.
+    const page = readFileSync(join(DOCS, `${rule.id}.md`), 'utf8').replace(/\n> ?/g, ' ');
+    expect(page).toContain(`${wrong} ${remedy}`);
   });
 });

@@ -1,5 +1,6 @@
 import { settingsOf } from '../../rig/buildDevice';
 import { settingKeyOf } from '../../rig/settings';
+import { stationOfRole } from '../../routing/realise';
 import { TOLERANCE } from '../../units/tolerance';
 import type { CheckContext, PlannedThread } from '../context';
 import type { Finding } from '../finding';
@@ -16,7 +17,7 @@ function turnDown(
   overDb: number,
 ): Figures['turnDown'] {
   const edgesBefore = planned.path.slice(0, rung);
-  const preamp = planned.stations.find((station) => station.role === 'preamp');
+  const preamp = stationOfRole(planned, 'preamp');
   if (preamp === undefined || !edgesBefore.some((edge) => edge.to === preamp.out)) return undefined;
   const device = context.rig.devices.find((candidate) => candidate.id === preamp.device);
   const spec = device && settingsOf(device).find((candidate) => candidate.setting === 'gainDb');

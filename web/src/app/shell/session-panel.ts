@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
 import { BUFFER_SAMPLES, SAMPLE_RATES_HZ, WORD_LENGTHS_BITS } from '@ft/core/session/sessionSchema';
+import { referenceDbuOf } from '@ft/core/units/digitalLevel';
 import { formatLevel } from '@ft/core/units/format';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
@@ -30,6 +31,12 @@ export class SessionPanel {
     const { dbfs, dbu } = session.lineUp;
     const lineUp = `${formatLevel(dbfs, 'dBFS')} = ${formatLevel(dbu, 'dBu')}`;
     return `${String(session.sampleRateHz / 1000)} kHz · ${lineUp}`;
+  });
+
+  /** What the line-up says of full scale. */
+  protected readonly fullScale = computed(() => {
+    const lineUp = this.found()?.session.lineUp;
+    return lineUp === undefined ? '' : `0 dBFS = ${formatLevel(referenceDbuOf(lineUp), 'dBu')}`;
   });
 
   protected setNumber(field: 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples', value: string): void {
