@@ -38,14 +38,14 @@ const output = (strip: Strip): ThreadLevels => ({
   gaps: [...strip.gaps],
 });
 
-const figure = (value: number | undefined): string =>
-  (value === undefined ? '?' : formatGain(value)).padStart(8);
+const figure = (value: number | undefined, unknown = '?'): string =>
+  (value === undefined ? unknown : formatGain(value)).padStart(8);
 
 function text(thread: ThreadLevels): string {
   const head = `${thread.name}${thread.complete ? '' : '  (incomplete)'}\n${'nominal'.padStart(9)}${'peak'.padStart(8)}${'noise'.padStart(8)}${'max'.padStart(8)}`;
   const hops = thread.hops.map(
     (hop) =>
-      ` ${figure(hop.nominal)}${figure(hop.peak)}${figure(hop.noise)}${figure(hop.max)} ${hop.unit.padEnd(5)}${formatMs(hop.delayMs).padStart(9)}  ${hop.name}`,
+      ` ${figure(hop.nominal)}${figure(hop.peak)}${figure(hop.noise)}${figure(hop.max, '')} ${hop.unit.padEnd(5)}${formatMs(hop.delayMs).padStart(9)}  ${hop.name}`,
   );
   return [head, ...hops, ...thread.gaps.map((gap) => `  ${gap}`)].join('\n');
 }

@@ -3,6 +3,7 @@ import { compile } from '@ft/core/graph/compile';
 import { pathsOf } from '@ft/core/graph/paths';
 import type { Edge, SignalGraph } from '@ft/core/graph/signalGraph';
 import { trace as traceLanes } from '@ft/core/graph/trace';
+import { EDGE_WORDS } from '@ft/core/plan/edgeWords';
 import type { Answer } from './answer';
 import { headOf, titleOf } from './head';
 import { laneNamed } from './laneNamed';
@@ -21,7 +22,9 @@ function hops(graph: SignalGraph, path: readonly Edge[]): TraceOutput['paths'][n
 }
 
 const pathText = (path: TraceOutput['paths'][number]): string =>
-  path.map((hop) => `  ${(hop.kind ?? 'start').padEnd(10)}${hop.name}`).join('\n');
+  path
+    .map(({ kind, name }) => `  ${(kind === undefined ? 'start' : EDGE_WORDS[kind]).padEnd(10)}${name}`)
+    .join('\n');
 
 /** `ft trace`: every path from, or to, a port. */
 export function trace(request: CliRequest): Answer {

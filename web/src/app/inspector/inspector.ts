@@ -7,7 +7,7 @@ import { DraftActions, draftFeature } from '../state/draft.feature';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { EDGE_WORDS } from '../strip/edge-words';
+import { EDGE_WORDS } from '@ft/core/plan/edgeWords';
 
 /** What a reader calls each kind of place. */
 const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {

@@ -1,4 +1,4 @@
-import type { EdgeKind } from '@ft/core/graph/signalGraph';
+import type { EdgeKind } from '../graph/signalGraph';
 
 /** What a reader calls each kind of hop. */
 export const EDGE_WORDS: Readonly<Record<EdgeKind, string>> = {
