@@ -1,12 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
+import type { EditJson } from '@ft/core/edits/editKind';
 import { BUFFER_SAMPLES, SAMPLE_RATES_HZ, WORD_LENGTHS_BITS } from '@ft/core/session/sessionSchema';
 import { referenceDbuOf } from '@ft/core/units/digitalLevel';
 import { formatLevel } from '@ft/core/units/format';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { typedNumber } from '../track/typed-number';
+
+/** A name that can be changed, and the edit that changes it, but for its values. */
+interface NameField {
+  readonly what: 'session' | 'scene' | 'studio';
+  readonly label: string;
+  readonly value: string;
+  readonly edit: EditJson;
+}
 
 /** The facts of the session in the header, and behind them the fields that change them. */
 @Component({
@@ -18,7 +27,6 @@ import { typedNumber } from '../track/typed-number';
 })
 export class SessionPanel {
   private readonly store = inject(Store);
-  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   protected readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   protected readonly found = this.store.selectSignal(studioFeature.selectFound);
   protected readonly rates = SAMPLE_RATES_HZ;
@@ -39,12 +47,36 @@ export class SessionPanel {
     return lineUp === undefined ? '' : `0 dBFS = ${formatLevel(referenceDbuOf(lineUp), 'dBu')}`;
   });
 
+  protected readonly names = computed((): readonly NameField[] => {
+    const [studio, found] = [this.studio(), this.found()];
+    if (studio === null || found === undefined) return [];
+    const { session, scene } = found;
+    return [
+      {
+        what: 'session',
+        label: 'Session',
+        value: session.name,
+        edit: { type: 'session.set', id: session.id },
+      },
+      {
+        what: 'scene',
+        label: 'Scene',
+        value: scene.name,
+        edit: { type: 'scene.set', session: session.id, id: scene.id },
+      },
+      { what: 'studio', label: 'Studio', value: studio.name, edit: { type: 'studio.set' } },
+    ];
+  });
+
   protected setNumber(field: 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples', value: string): void {
     this.set(field, Number(value), value);
   }
 
-  protected setName(name: string): void {
-    if (name.trim() !== '') this.set('name', name.trim(), name.trim());
+  protected rename({ what, value: was, edit }: NameField, typed: string): void {
+    const value = typed.trim();
+    if (value === '' || value === was) return;
+    const edits = [{ ...edit, field: 'name', value, was }];
+    this.store.dispatch(StudioActions.change({ label: `Rename ${what} to ${value}`, edits }));
   }
 
   protected setLineUp(side: 'dbfs' | 'dbu', text: string): void {
@@ -57,29 +89,8 @@ export class SessionPanel {
     } else this.set('lineUp', { ...lineUp, [side]: value }, `line-up ${text}`);
   }
 
-  protected renameScene(name: string): void {
-    const scene = this.found()?.scene;
-    if (scene === undefined || name.trim() === '' || name.trim() === scene.name) return;
-    const edit = {
-      type: 'scene.set',
-      session: this.place()?.session,
-      id: scene.id,
-      field: 'name',
-      value: name.trim(),
-      was: scene.name,
-    };
-    this.store.dispatch(StudioActions.change({ label: `Rename scene to ${name.trim()}`, edits: [edit] }));
-  }
-
-  protected renameStudio(name: string): void {
-    const was = this.studio()?.name;
-    if (was === undefined || name.trim() === '' || name.trim() === was) return;
-    const edit = { type: 'studio.set', field: 'name', value: name.trim(), was };
-    this.store.dispatch(StudioActions.change({ label: `Rename studio to ${name.trim()}`, edits: [edit] }));
-  }
-
   private set(
-    field: 'name' | 'lineUp' | 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples',
+    field: 'lineUp' | 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples',
     value: unknown,
     shown: string,
   ): void {
