@@ -110,6 +110,23 @@ test('findings: walked by keyboard with the strip following, waived with a reaso
   await expect(page.getByText('2 open, 0 waived')).toBeVisible();
 });
 
+test('a finding’s advice is carried out at the knobs it names, and the finding is gone', async ({ page }) => {
+  await openStage(page, 'findings');
+  await page
+    .getByRole('button', { name: /Peak over a maximum level/ })
+    .first()
+    .click();
+  const inspector = page.getByRole('complementary', { name: 'Inspector' });
+  await inspector.getByRole('button', { name: 'Converter line in 2' }).click();
+  await inspector.getByLabel('Input reference').selectOption('24');
+  await expect(page.getByText('peaks 1.3 dB over the maximum of Converter line in 2')).toBeVisible();
+  await page.getByRole('button', { name: 'Mic preamp mic in 2' }).click();
+  await expect(inspector).toContainText('Mic preamp mic in 2');
+  await inspector.getByLabel('Gain').fill('52');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('1 open, 0 waived')).toBeVisible();
+});
+
 test('the patch list is ticked, printed and downloaded', async ({ page }) => {
   await openStage(page, 'patch-list');
   await page.getByLabel('Plugged: Bay A 13 upper to Bay A 10 lower').check();

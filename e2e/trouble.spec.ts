@@ -85,6 +85,16 @@ test('a lost connection keeps edits and says so; they are sent when it is back',
   await expect(page.getByText('Saving …').or(page.getByText(/Not connected/))).toHaveCount(0);
 });
 
+test('the demo opens although the list of studios has not come yet', async ({ page }) => {
+  await page.route('**/api/studios', (route) =>
+    route.request().method() === 'GET' ? undefined : route.continue(),
+  );
+  await page.goto('/');
+  await expect(page.getByText('Looking …')).toBeVisible();
+  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await expect(page.locator('tbody tr')).toHaveCount(4);
+});
+
 test('a studio that is gone is answered with a way back', async ({ page }) => {
   await page.goto('/studio/nowhere/session/scene/track');
   await expect(page.getByRole('alert')).toContainText('The studio could not be opened');

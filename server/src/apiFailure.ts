@@ -23,6 +23,14 @@ export const notFound = (what: string): ApiFailure =>
     `There is no such ${what} here. It may have been removed; go back to the first screen.`,
   );
 
+/** How much would have been taken, where the reader of the body says so. */
+function limitOf(error: unknown): string {
+  const { limit } = error as { limit?: number };
+  if (limit === undefined) return '';
+  const [size, unit] = limit < 2 ** 20 ? [limit / 2 ** 10, 'kB'] : [limit / 2 ** 20, 'MB'];
+  return ` (${String(Math.round(size))} ${unit})`;
+}
+
 function answerTo(error: unknown): { status: number; body: ApiError } {
   if (error instanceof ApiFailure) {
     const { status, code, message, problems } = error;
@@ -41,8 +49,7 @@ function answerTo(error: unknown): { status: number; body: ApiError } {
       status,
       body: {
         code: 'too-large',
-        message:
-          'That is larger than the program takes (20 MB). Split it, or check that it is the right file.',
+        message: `That is larger than the program takes${limitOf(error)}. Split it, or check that it is the right file.`,
       },
     };
   if (status >= 500) {

@@ -58,10 +58,15 @@ export function studioRoutes(store: StudioStore, desk: StudioDesk, now: () => st
     await createOnce(store, desk, studio, now());
     response.status(201).json({ id: studio.id });
   });
+  // Asking for the demo again opens the one that is there.
   router.post('/studios/demo', async (_request, response) => {
-    const studio = saltglassRooms();
-    await createOnce(store, desk, studio, now());
-    response.status(201).json({ id: studio.id });
+    const demo = saltglassRooms();
+    const made = await desk.exclusively(demo.id, async () => {
+      if ((await store.read(demo.id)) !== undefined) return false;
+      await store.create(demo, now());
+      return true;
+    });
+    response.status(made ? 201 : 200).json({ id: demo.id });
   });
   router.post(
     '/bundles',

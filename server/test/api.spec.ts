@@ -50,6 +50,13 @@ describe('studios', () => {
     expect(body).toMatchObject({ code: 'already-here' });
   });
 
+  it('of the demo there is one: asking again opens it as it is', async () => {
+    await openDemo();
+    await program.api.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
+    await program.api.post('/api/studios/demo').expect(200, { id: 'saltglass-rooms' });
+    expect(await performer()).toBe('Ada');
+  });
+
   it('can be removed, with their history', async () => {
     await openDemo();
     await program.api.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
@@ -87,7 +94,7 @@ describe('a bad bundle', () => {
       .set('Content-Type', 'text/plain')
       .send('x'.repeat(21_000_000))
       .expect(413);
-    expect((body as { message: string }).message).toMatch(/larger than the program takes/);
+    expect((body as { message: string }).message).toMatch(/larger than the program takes \(20 MB\)/);
   });
 });
 

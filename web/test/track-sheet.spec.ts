@@ -107,7 +107,7 @@ describe('the input list', () => {
     await type('90');
     sheet.press(editor()!, 'Enter');
     expect(desk.store.selectSignal(studioFeature.selectNotices)().at(-1)!.text).toMatch(
-      /^The gain goes from 10 to 65 dB\./,
+      /^Gain goes from 10 to 65 dB\./,
     );
     expect(settings()['preamp/gainDb/1']).toBe(44);
   });

@@ -58,6 +58,7 @@ function build(device: Device, model: DeviceModel, base: number): DeviceParts {
       role: station.role,
       device: device.id,
       channel: station.channel,
+      settings: station.settings ?? [],
       in: at(station.in),
       out: at(station.out),
     })),

@@ -2,10 +2,7 @@ import type { CordId } from '../rig/ids';
 import type { PlacedRoute } from './deviceParts';
 import type { Edge } from './signalGraph';
 
-/**
- * An edge inside a device: a route or normal, opened where a plug opens it. Written out field by field,
- * since every compilation makes thousands of them.
- */
+/** An edge inside a device: a route or normal, opened where a plug opens it. */
 export function routeEdge(
   { route, from, to, openedBy }: PlacedRoute,
   index: number,

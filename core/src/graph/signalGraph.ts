@@ -52,6 +52,8 @@ export interface GraphStation {
   readonly role: StationRole;
   readonly device: DeviceId;
   readonly channel: number;
+  /** The knobs that act on it. */
+  readonly settings: readonly string[];
   readonly in: number;
   readonly out: number;
 }

@@ -3,17 +3,16 @@ import { checkContext } from '../checks/context';
 import { namingOf, threadName } from '../checks/naming';
 import type { CheckReport } from '../checks/runChecks';
 import { runChecks } from '../checks/runChecks';
-import { settingsOf } from '../rig/buildDevice';
 import type { StationRole } from '../rig/deviceModel';
 import { STATION_ROLES } from '../rig/deviceModel';
 import type { StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
-import type { SettingKey, SettingSpec, SettingValue } from '../rig/settings';
-import { settingKeyOf } from '../rig/settings';
 import { stationOfRole } from '../routing/realise';
 import type { Scene, Session, Thread, Waiver } from '../session/sessionSchema';
 import type { FindingView } from './findingView';
 import { findingView } from './findingView';
+import type { SettingCell } from './settingCells';
+import { settingCells } from './settingCells';
 import type { ThreadStatus } from './threadStatus';
 import { threadStatus } from './threadStatus';
 
@@ -24,15 +23,6 @@ export interface StationCell {
   readonly pinned: boolean;
   /** False where the cell shows a pin or insert that the thread does not actually pass. */
   readonly passed: boolean;
-}
-
-/** A knob shown on a row: where it is, and what it is set to. */
-export interface SettingCell {
-  readonly key: SettingKey;
-  readonly value: SettingValue;
-  /** As stored in the scene: null while the knob is at its initial value. */
-  readonly stored: SettingValue | null;
-  readonly spec: SettingSpec;
 }
 
 /** One line of the input list, worked out. */
@@ -57,18 +47,14 @@ export interface Plan {
   readonly failedRules: CheckReport['failedRules'];
 }
 
-function settingCell(
-  { rig, scene }: CheckContext,
-  planned: PlannedThread,
-  setting: string,
-): SettingCell | undefined {
+/** Gain and 48 V of the preamp a thread passes. */
+function preampSettings(context: CheckContext, planned: PlannedThread): PlanRow['settings'] {
   const preamp = stationOfRole(planned, 'preamp');
-  const device = rig.devices.find((candidate) => candidate.id === preamp?.device);
-  const spec = device && settingsOf(device).find((candidate) => candidate.setting === setting);
-  if (preamp === undefined || spec === undefined) return undefined;
-  const key = settingKeyOf(preamp.device, setting, preamp.channel);
-  const stored = scene.settings[key] ?? null;
-  return { key, value: stored ?? spec.initial, stored, spec };
+  const cells = preamp === undefined ? [] : settingCells(context, preamp);
+  const named = (setting: string): SettingCell | undefined =>
+    cells.find(({ spec }) => spec.setting === setting);
+  const [gainDb, phantom] = [named('gainDb'), named('phantom')];
+  return { ...(gainDb && { gainDb }), ...(phantom && { phantom }) };
 }
 
 function cellsOf(context: CheckContext, planned: PlannedThread): PlanRow['cells'] {
@@ -103,10 +89,6 @@ function insertsOf({ graph }: CheckContext, planned: PlannedThread): readonly St
 function rowOf(context: CheckContext, report: CheckReport, planned: PlannedThread): PlanRow {
   const { thread } = planned;
   const own = report.findings.filter(({ finding }) => finding.at.some((ref) => ref.id === thread.id));
-  const [gainDb, phantom] = [
-    settingCell(context, planned, 'gainDb'),
-    settingCell(context, planned, 'phantom'),
-  ];
   return {
     thread,
     name: threadName(thread),
@@ -114,7 +96,7 @@ function rowOf(context: CheckContext, report: CheckReport, planned: PlannedThrea
     status: threadStatus(planned, context.scene, report.findings),
     cells: cellsOf(context, planned),
     inserts: insertsOf(context, planned),
-    settings: { ...(gainDb && { gainDb }), ...(phantom && { phantom }) },
+    settings: preampSettings(context, planned),
     cordCount: planned.path.filter((edge) => edge.cord !== undefined).length,
     findings: own.filter(({ waiver }) => waiver === undefined).map(({ key }) => key),
   };

@@ -7,6 +7,8 @@ import type { Ladder, Rung } from '../levels/ladder';
 import { ladder } from '../levels/ladder';
 import type { CordId, DeviceId, LaneId, ThreadId } from '../rig/ids';
 import { msFromSamples } from '../units/duration';
+import type { SettingCell } from './settingCells';
+import { settingCells } from './settingCells';
 import { edgeLines, gapLine, termLine } from './termWording';
 
 /** One lane of the strip: how the signal came here, and its figures. Plain data, ready to draw. */
@@ -29,6 +31,8 @@ export interface StripHop {
   readonly delaySamples: number;
   readonly delayMs: number;
   readonly inverted: boolean;
+  /** The knobs of the unit this lane goes into or comes out of. */
+  readonly settings: readonly SettingCell[];
   /** The arithmetic from the hop before, a line a step. */
   readonly arithmetic: readonly string[];
 }
@@ -44,6 +48,12 @@ export interface Strip {
   /** Index of the hop that was selected, or -1. */
   readonly selected: number;
   readonly gaps: readonly string[];
+}
+
+/** The knobs at a lane: those of the station that starts or ends there. */
+function settingsAt(context: CheckContext, lane: number): readonly SettingCell[] {
+  const station = context.graph.stations.find((candidate) => candidate.in === lane || candidate.out === lane);
+  return station === undefined ? [] : settingCells(context, station);
 }
 
 function hopOf(context: CheckContext, rung: Rung): StripHop {
@@ -65,6 +75,7 @@ function hopOf(context: CheckContext, rung: Rung): StripHop {
     delaySamples: rung.delaySamples,
     delayMs: msFromSamples(rung.delaySamples, graph.sampleRateHz),
     inverted: rung.inverted,
+    settings: settingsAt(context, rung.lane),
     arithmetic: [...rung.terms.map(termLine), ...edgeLines(edge, rung.unit)],
   };
 }

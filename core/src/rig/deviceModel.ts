@@ -86,6 +86,8 @@ export interface Station {
   readonly out: LaneKey;
   /** The settings channel that belongs to this station, counted from 1. */
   readonly channel: number;
+  /** The knobs of that channel that act on this station; none where it has none. */
+  readonly settings?: readonly string[];
 }
 
 /** A device as the compiler sees it: ports, the routes between them, and its stations. */

@@ -52,6 +52,23 @@ describe('the strip', () => {
     ]);
   });
 
+  it('offers the knobs of a unit where the signal goes in and comes out', () => {
+    const at = (name: string): readonly (readonly [string, unknown])[] =>
+      stripAt('thread', 'line-1')!
+        .hops.find(({ laneName }) => laneName === name)!
+        .settings.map(({ spec, value }) => [spec.title, value]);
+    expect(at('Mic preamp mic in 1')).toEqual([
+      ['Gain', 44],
+      ['48 V', true],
+      ['Pad', false],
+      ['Polarity', false],
+    ]);
+    expect(at('Opto compressor out')).toEqual([['Net gain', -2]]);
+    // The converter’s output has a reference of its own, which is not this station’s.
+    expect(at('Converter line in 5')).toEqual([['Input reference', 22]]);
+    expect(at('Bay A 1 upper rear')).toEqual([]);
+  });
+
   it('counts both inputs that hang on a half normal', () => {
     // The cord in Bay B 1 upper only listens: the converter’s 20 kΩ stays on the preamp beside the 10 kΩ.
     const hop = stripAt('thread', 'line-1')!.hops.find(({ laneName }) => laneName === 'Bay B 1 upper rear')!;

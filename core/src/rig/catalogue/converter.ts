@@ -102,6 +102,7 @@ const adcStation = (channel: number): Station => ({
   in: analogueKey('line-in', channel),
   out: { port: 'host-out', lane: channel },
   channel,
+  settings: ['adcReferenceDbu'],
 });
 
 export const converter = deviceType({

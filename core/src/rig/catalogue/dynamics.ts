@@ -75,6 +75,7 @@ export const dynamics = deviceType({
         in: { port: `in-${channel}`, lane: 1 },
         out: { port: `out-${channel}`, lane: 1 },
         channel,
+        settings: ['netGainDb'],
       })),
     };
   },

@@ -84,6 +84,7 @@ const station = (channel: number): Station => ({
   in: { port: `mic-${channel}`, lane: 1 },
   out: { port: `out-${channel}`, lane: 1 },
   channel,
+  settings: ['gainDb', 'phantom', 'pad', 'invert'],
 });
 
 export const micPreamp = deviceType({

@@ -30,17 +30,12 @@ export class FirstScreen implements OnInit {
     this.refresh();
   }
 
-  protected hasDemo(): boolean {
-    return this.studios()?.some(({ id }) => id === 'saltglass-rooms') === true;
-  }
-
   protected open(studio: StudioSummary): void {
     this.enter(studio.id);
   }
 
   protected openDemo(): void {
-    if (this.hasDemo()) this.enter('saltglass-rooms');
-    else this.create('Building the demo studio …', this.api.openDemo());
+    this.create('Opening the demo studio …', this.api.openDemo());
   }
 
   protected begin(name: string): void {

@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { EntityRef } from '@ft/core/checks/finding';
+import { EDGE_WORDS } from '@ft/core/plan/edgeWords';
 import type { FindingView } from '@ft/core/plan/findingView';
 import { formatDb, formatLevel, formatMs, formatSamples } from '@ft/core/units/format';
 import { DraftActions, draftFeature } from '../state/draft.feature';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { EDGE_WORDS } from '@ft/core/plan/edgeWords';
+import { SettingField } from './setting-field';
 
 /** What a reader calls each kind of place. */
 const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
@@ -21,6 +22,7 @@ const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
 /** What is selected: a finding or a hop of the strip, with the figures and what can be done about it. */
 @Component({
   selector: 'ft-inspector',
+  imports: [SettingField],
   templateUrl: './inspector.html',
   styleUrl: './inspector.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -51,13 +51,13 @@ function entryOf(value: unknown): unknown {
   template: `
     <form (submit)="$event.preventDefault(); save()">
       @for (field of form().fields; track field.key) {
-        <label [for]="'param-' + field.key">
+        <label [for]="idOf(field)">
           <span
             >{{ title(field).name }} <span class="quiet">{{ title(field).unit }}</span></span
           >
           @switch (field.kind) {
             @case ('choice') {
-              <select [id]="'param-' + field.key" (change)="put(field, $any($event.target).value)">
+              <select [id]="idOf(field)" (change)="put(field, $any($event.target).value)">
                 @for (choice of field.choices; track choice) {
                   <option [selected]="choice === entries()[field.key]">{{ choice }}</option>
                 }
@@ -66,7 +66,7 @@ function entryOf(value: unknown): unknown {
             @case ('switch') {
               <input
                 type="checkbox"
-                [id]="'param-' + field.key"
+                [id]="idOf(field)"
                 [checked]="entries()[field.key] === true"
                 (change)="put(field, $any($event.target).checked)"
               />
@@ -76,7 +76,7 @@ function entryOf(value: unknown): unknown {
                 type="text"
                 class="num"
                 autocomplete="off"
-                [id]="'param-' + field.key"
+                [id]="idOf(field)"
                 [value]="entries()[field.key] ?? ''"
                 [placeholder]="placeholder(field)"
                 (input)="put(field, $any($event.target).value)"
@@ -137,6 +137,11 @@ export class DeviceForm {
     return undefined;
   });
 
+  /** Two forms may stand on one page, one that adds and one that saves. */
+  protected idOf(field: ParamField): string {
+    return `${this.action().toLowerCase()}-${field.key}`;
+  }
+
   protected put(field: ParamField, entry: unknown): void {
     this.entries.update((entries) => ({ ...entries, [field.key]: entry }));
   }
@@ -145,7 +150,7 @@ export class DeviceForm {
     const trouble = this.trouble();
     this.asked.set(trouble !== undefined);
     if (trouble === undefined) this.saved.emit(this.values());
-    else this.element.nativeElement.querySelector<HTMLElement>(`#param-${trouble.field.key}`)?.focus();
+    else this.element.nativeElement.querySelector<HTMLElement>(`#${this.idOf(trouble.field)}`)?.focus();
   }
 
   /** The parameters that are known; what is left blank is left out. */

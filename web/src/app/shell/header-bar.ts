@@ -32,6 +32,7 @@ export class HeaderBar {
 
   protected readonly errors = computed(() => this.count('error'));
   protected readonly warnings = computed(() => this.count('warning'));
+
   protected goTo(session: string, scene: string): void {
     const [root = '', studio = ''] = this.base();
     const stage = this.router.url.split('/')[5] ?? 'track';

@@ -31,7 +31,11 @@ export class SessionPanel {
   protected readonly found = this.store.selectSignal(studioFeature.selectFound);
   protected readonly rates = SAMPLE_RATES_HZ;
   protected readonly words = WORD_LENGTHS_BITS;
-  protected readonly buffers = BUFFER_SAMPLES;
+  /** The usual buffers, and the one set where it is another. */
+  protected readonly buffers = computed(() => {
+    const own = this.found()?.session.bufferSamples;
+    return [...new Set([...BUFFER_SAMPLES, ...(own === undefined ? [] : [own])])].sort((a, b) => a - b);
+  });
 
   protected readonly facts = computed(() => {
     const session = this.found()?.session;

@@ -1,10 +1,11 @@
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Choice } from '@ft/core/plan/choices';
-import type { PlanRow, SettingCell } from '@ft/core/plan/plan';
+import type { PlanRow } from '@ft/core/plan/plan';
 import type { TypedThread } from '@ft/core/plan/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
 import type { Thread } from '@ft/core/session/sessionSchema';
+import { SettingChanges } from '../inspector/setting-changes';
 import { PlanActions } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
@@ -23,6 +24,7 @@ export type CellRefusal = string | undefined;
 export class ThreadChanges {
   private readonly store = inject(Store);
   private readonly planner = inject(Planner);
+  private readonly settings = inject(SettingChanges);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
 
@@ -91,7 +93,7 @@ export class ThreadChanges {
   toggle(row: PlanRow, column: Column): void {
     const setting = settingIn(row, column);
     if (setting !== undefined && typeof setting.value === 'boolean')
-      this.setSetting(row, column, setting, !setting.value);
+      this.settings.set(setting, row.name, !setting.value);
     const station = stationIn(row, column);
     if (station === undefined) return;
     if (station.pinned) this.clear(row, column);
@@ -119,21 +121,7 @@ export class ThreadChanges {
   private enterSetting(row: PlanRow, column: Column, text: string): CellRefusal {
     const cell = settingIn(row, column);
     if (cell === undefined) return 'This line has no preamp yet. Route it first.';
-    const value = typedNumber(text);
-    if (value === undefined) return `“${text}” is not a gain. Type decibels, such as 44.`;
-    const range = cell.spec.range;
-    if (range !== undefined && (value < range.min || value > range.max))
-      return `The gain goes from ${String(range.min)} to ${String(range.max)} dB.`;
-    if (value !== cell.value) this.setSetting(row, column, cell, value);
-    return undefined;
-  }
-
-  private setSetting(row: PlanRow, column: Column, cell: SettingCell, value: number | boolean): void {
-    const edit = { type: 'setting.set', ...this.place(), key: cell.key, value, was: cell.stored };
-    const shown = typeof value === 'boolean' ? (value ? 'on' : 'off') : `${String(value)} dB`;
-    this.store.dispatch(
-      StudioActions.change({ label: `${row.name}: ${column.title} ${shown}`, edits: [edit] }),
-    );
+    return this.settings.enter(cell, row.name, text);
   }
 
   /** @param typed what the person typed or chose, in words: kept in the cell should the change be refused. */

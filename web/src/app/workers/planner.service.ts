@@ -2,10 +2,10 @@ import type { OnDestroy } from '@angular/core';
 import { Injectable } from '@angular/core';
 import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
-import { createPlannerWorker } from './create-planner-worker';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 import type { Rig } from '@ft/core/rig/rigSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
+import { createPlannerWorker } from './create-planner-worker';
 import type { PlannerApi, SentStudio } from './planner-api';
 
 /** The core in its worker: every call answers later, and never holds up the screen. */

@@ -1,0 +1,34 @@
+import { Injectable, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { SettingCell } from '@ft/core/plan/settingCells';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+import { typedNumber } from '../track/typed-number';
+
+/** Turns knobs and throws switches of the scene. */
+@Injectable({ providedIn: 'root' })
+export class SettingChanges {
+  private readonly store = inject(Store);
+  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
+
+  /** Enters a typed figure. Returns why not, where it cannot be set so. */
+  enter(cell: SettingCell, where: string, text: string): string | undefined {
+    const { title, unit, range } = cell.spec;
+    const value = typedNumber(text);
+    if (value === undefined) return `“${text}” is not a figure for ${title.toLowerCase()}. Type ${unit}.`;
+    if (range !== undefined && (value < range.min || value > range.max))
+      return `${title} goes from ${String(range.min)} to ${String(range.max)} ${unit}.`;
+    this.set(cell, where, value);
+    return undefined;
+  }
+
+  /** @param where what the reader calls the line or unit, for the history. */
+  set(cell: SettingCell, where: string, value: number | boolean): void {
+    if (value === cell.value) return;
+    const edit = { type: 'setting.set', ...this.place(), key: cell.key, value, was: cell.stored };
+    const shown = typeof value === 'boolean' ? (value ? 'on' : 'off') : `${String(value)} ${cell.spec.unit}`;
+    this.store.dispatch(
+      StudioActions.change({ label: `${where}: ${cell.spec.title} ${shown}`, edits: [edit] }),
+    );
+  }
+}

@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { SettingCell } from '@ft/core/plan/settingCells';
+import { StudioActions } from '../state/studio.actions';
+import { SettingChanges } from './setting-changes';
+
+/** One knob: a figure, a switch with positions, or an on-off switch. */
+@Component({
+  selector: 'ft-setting-field',
+  template: `
+    @let spec = cell().spec;
+    <label [for]="cell().key"
+      >{{ spec.title }} <span class="quiet">{{ spec.unit }}</span></label
+    >
+    @if (spec.range?.positions; as positions) {
+      <select class="num" [id]="cell().key" (change)="choose($any($event.target).value)">
+        @for (position of positions; track position) {
+          <option [value]="position" [selected]="position === cell().value">{{ position }}</option>
+        }
+      </select>
+    } @else if (cell().value === true || cell().value === false) {
+      <input
+        type="checkbox"
+        [id]="cell().key"
+        [checked]="cell().value === true"
+        (change)="changes.set(cell(), where(), $any($event.target).checked)"
+      />
+    } @else {
+      <input
+        #field
+        type="text"
+        class="num"
+        inputmode="decimal"
+        autocomplete="off"
+        [id]="cell().key"
+        [value]="cell().value"
+        (change)="enter(field)"
+      />
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: 1fr 6rem;
+      align-items: center;
+      gap: 0.5rem;
+      padding: 0.12rem 0;
+    }
+    .num {
+      width: 100%;
+      text-align: right;
+    }
+    input[type='checkbox'] {
+      justify-self: end;
+      width: 1.1rem;
+      height: 1.1rem;
+      accent-color: var(--ft-thread);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class SettingField {
+  readonly cell = input.required<SettingCell>();
+  /** What the reader calls the unit. */
+  readonly where = input.required<string>();
+  private readonly store = inject(Store);
+  protected readonly changes = inject(SettingChanges);
+
+  protected choose(text: string): void {
+    this.changes.set(this.cell(), this.where(), Number(text));
+  }
+
+  /** A figure that does not fit stays as it was typed, with the reason. */
+  protected enter(field: HTMLInputElement): void {
+    const refusal = this.changes.enter(this.cell(), this.where(), field.value);
+    if (refusal !== undefined) this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: refusal }));
+  }
+}
