@@ -43,19 +43,22 @@ export function eventRoutes(store: StudioStore, desk: StudioDesk): Router {
   router.get('/studios/:id/events', async (request, response) => {
     const studioId = request.params.id;
     await studioOr404(desk, studioId);
+    if (response.closed) return;
     const since = sinceOf(request.query['since'], request.get('last-event-id'));
     response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
     response.flushHeaders();
     // Joining before reading: a line written in between comes twice, and windows skip what they know.
     windows.set(studioId, (windows.get(studioId) ?? new Set<Response>()).add(response));
-    for (const entry of await store.entriesSince(studioId, since))
-      send(response, 'entry', entryMessage(entry), entry.revision);
-    announce(studioId);
     const heartbeat = setInterval(() => response.write(': here\n\n'), HEARTBEAT_MS);
-    request.on('close', () => {
+    // Leaving is listened for before anything is waited for: a window may go while its history is read.
+    response.on('close', () => {
       clearInterval(heartbeat);
       leave(studioId, response);
     });
+    const missed = await store.entriesSince(studioId, since);
+    if (response.closed) return;
+    for (const entry of missed) send(response, 'entry', entryMessage(entry), entry.revision);
+    announce(studioId);
   });
   return router;
 }

@@ -1,5 +1,6 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { StudioStore } from '../src/studioStore';
 import type { Program } from './helpers';
 import { DEMO, performerChange, startProgram } from './helpers';
 
@@ -103,6 +104,26 @@ describe('events of a studio', () => {
     second.close();
     expect(await first.next('presence')).toEqual({ windows: 1 });
     first.close();
+  });
+
+  it('do not count a window that went away while its history was being read', async () => {
+    let release = (): void => undefined;
+    const gate = new Promise<void>((resolve) => {
+      release = resolve;
+    });
+    const reading = jest.spyOn(StudioStore.prototype, 'entriesSince').mockImplementationOnce(async () => {
+      await gate;
+      return [];
+    });
+    const hasty = await Listener.open(`${DEMO}/events`);
+    hasty.close();
+    // Time for the server to learn that the connection is gone, before it goes on.
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    release();
+    reading.mockRestore();
+    const steady = await Listener.open(`${DEMO}/events`);
+    expect(await steady.next('presence')).toEqual({ windows: 1 });
+    steady.close();
   });
 
   it('are none for a studio that is not there', async () => {
