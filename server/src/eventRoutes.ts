@@ -14,6 +14,9 @@ function send(response: Response, event: string, data: unknown, id?: number): vo
   );
 }
 
+/** Asked anew after every wait: a window may go at any time. */
+const hasLeft = (response: Response): boolean => response.closed;
+
 /** The revision a window already has: from its address, or from the browser when it reconnects. */
 function sinceOf(query: unknown, lastEventId: string | undefined): number {
   const since = Number(lastEventId ?? query ?? 0);
@@ -43,7 +46,7 @@ export function eventRoutes(store: StudioStore, desk: StudioDesk): Router {
   router.get('/studios/:id/events', async (request, response) => {
     const studioId = request.params.id;
     await studioOr404(desk, studioId);
-    if (response.closed) return;
+    if (hasLeft(response)) return;
     const since = sinceOf(request.query['since'], request.get('last-event-id'));
     response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store, no-transform' });
     response.flushHeaders();
@@ -56,7 +59,7 @@ export function eventRoutes(store: StudioStore, desk: StudioDesk): Router {
       leave(studioId, response);
     });
     const missed = await store.entriesSince(studioId, since);
-    if (response.closed) return;
+    if (hasLeft(response)) return;
     for (const entry of missed) send(response, 'entry', entryMessage(entry), entry.revision);
     announce(studioId);
   });
