@@ -6,5 +6,11 @@ export const ROLE_WORDS: Record<StationRole, string> = {
   preamp: 'preamp',
   processor: 'insert',
   converter: 'converter input',
+  di: 'DI box',
+  're-amp': 're-amp box',
+  sum: 'summing input',
+  'line-output': 'line output',
+  'daw-output': 'DAW output',
+  monitor: 'power amplifier channel',
   'daw-input': 'DAW input',
 };

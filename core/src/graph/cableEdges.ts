@@ -1,24 +1,30 @@
 import type { Hardwire } from '../rig/rigSchema';
 import type { Cord } from '../session/sessionSchema';
 import type { LaneLookup } from './compile';
-import type { Edge } from './signalGraph';
+import { linkLanes } from '../units/linkLanes';
+import type { Edge, Lane } from './signalGraph';
 
-type Ends = Pick<Edge, 'from' | 'to'>;
+type Ends = Pick<Edge, 'from' | 'to' | 'closed'>;
 
-function endsOf({ laneIndex }: LaneLookup, link: Pick<Hardwire, 'from' | 'to'>): Ends | undefined {
-  const from = laneIndex.get(link.from);
-  const to = laneIndex.get(link.to);
-  return from === undefined || to === undefined ? undefined : { from, to };
+function endsOf(lookup: LaneLookup, cable: Pick<Hardwire, 'from' | 'to'>): Ends | undefined {
+  const from = lookup.laneIndex.get(cable.from);
+  const to = lookup.laneIndex.get(cable.to);
+  if (from === undefined || to === undefined) return undefined;
+  return { from, to, closed: [from, to].every((lane) => isCarried(lookup.lanes[lane], lookup.sampleRateHz)) };
 }
 
-/** What every cable is: copper that adds nothing and is always closed. */
+/** Whether a digital link has this lane at the session's rate; a lane of no link is always there. */
+function isCarried(lane: Lane | undefined, sampleRateHz: number): boolean {
+  return lane?.link === undefined || lane.link.lane <= linkLanes(lane.link.kind, sampleRateHz);
+}
+
+/** What every cable is: copper that adds nothing. */
 const COPPER = {
   passive: true,
   gainDb: 0,
   inverts: false,
   delaySamples: 0,
   openedBy: [],
-  closed: true,
 } as const;
 
 /** A fixed wire, or nothing where an end does not exist. One whose ends are in different rooms is a tie line. */

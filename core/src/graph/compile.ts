@@ -10,12 +10,17 @@ import type { Edge, GraphStation, Lane, SignalGraph } from './signalGraph';
 
 /** What the parts of the compiler look up once lanes are numbered. */
 export interface LaneLookup {
+  readonly sampleRateHz: number;
   readonly lanes: readonly Lane[];
   readonly laneIndex: ReadonlyMap<LaneId, number>;
 }
 
 /** Builds all devices under the knobs of the scene, and numbers their lanes in device, port and lane order. */
-function placeDevices(rig: Rig, scene: Scene): LaneLookup & { readonly parts: readonly DeviceParts[] } {
+function placeDevices(
+  rig: Rig,
+  scene: Scene,
+  sampleRateHz: number,
+): LaneLookup & { readonly parts: readonly DeviceParts[] } {
   const knobsOf = knobsByDevice(scene);
   const lanes: Lane[] = [];
   const laneIndex = new Map<LaneId, number>();
@@ -27,7 +32,7 @@ function placeDevices(rig: Rig, scene: Scene): LaneLookup & { readonly parts: re
     }
     return built;
   });
-  return { lanes, laneIndex, parts };
+  return { lanes, laneIndex, sampleRateHz, parts };
 }
 
 /** The cord whose plug sits in each lane. */
@@ -41,12 +46,29 @@ function plugs(scene: Scene, { laneIndex }: LaneLookup): ReadonlyMap<number, Cor
   return plugAt;
 }
 
+/**
+ * Lanes with something in them: a plug, or a wire. A console's insert point whose return is wired to a
+ * bay is opened by that wire for good.
+ */
+function takenLanes(
+  rig: Rig,
+  plugAt: ReadonlyMap<number, CordId>,
+  { laneIndex }: LaneLookup,
+): ReadonlySet<number> {
+  const taken = new Set(plugAt.keys());
+  for (const wire of rig.hardwires)
+    for (const end of [wire.from, wire.to]) {
+      const lane = laneIndex.get(end);
+      if (lane !== undefined) taken.add(lane);
+    }
+  return taken;
+}
+
 function assemble(
-  { lanes, laneIndex }: LaneLookup,
+  { lanes, laneIndex, sampleRateHz }: LaneLookup,
   edges: readonly Edge[],
   stations: readonly GraphStation[],
   plugAt: ReadonlyMap<number, CordId>,
-  sampleRateHz: number,
 ): SignalGraph {
   const stationEndingAt = new Int32Array(lanes.length).fill(-1);
   stations.forEach((station, index) => (stationEndingAt[station.out] = index));
@@ -75,14 +97,16 @@ function assemble(
  * device is made of. Cords and wires whose ends do not exist are left out; integrity reports them.
  */
 export function compile(rig: Rig, session: Session, scene: Scene): SignalGraph {
-  const lookup = placeDevices(rig, scene);
-  const plugAt = plugs(scene, lookup);
   const { bufferSamples, sampleRateHz } = session;
+  const lookup = placeDevices(rig, scene, sampleRateHz);
+  const plugAt = plugs(scene, lookup);
+  const taken = takenLanes(rig, plugAt, lookup);
+  const conditions = { isTaken: (lane: number) => taken.has(lane), bufferSamples, sampleRateHz };
   const edges: Edge[] = [];
   for (const { routes } of lookup.parts)
-    for (const route of routes) edges.push(routeEdge(route, edges.length, plugAt, bufferSamples));
+    for (const route of routes) edges.push(routeEdge(route, edges.length, conditions));
   for (const wire of rig.hardwires) edges.push(...hardwireEdge(wire, edges.length, lookup));
   for (const cord of scene.cords) edges.push(...cordEdge(cord, edges.length, lookup));
   const stations = lookup.parts.flatMap((parts) => parts.stations);
-  return assemble(lookup, edges, stations, plugAt, sampleRateHz);
+  return assemble(lookup, edges, stations, plugAt);
 }

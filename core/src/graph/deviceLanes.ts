@@ -58,6 +58,7 @@ export function deviceLanes(device: Device, model: DeviceModel, base: number): r
         connector: port.connector,
         face: port.face,
         ...(port.balanced !== undefined && { balanced: port.balanced }),
+        ...(port.link && { link: { kind: port.link, lane: number } }),
         ...levelData(port, maxima.get(`${port.key}/${String(number)}`)),
       };
     }),

@@ -1,7 +1,8 @@
-import type { InputData, MicrophoneData, OutputData, StationRole } from '../rig/deviceModel';
+import type { InputData, KnobRef, MicrophoneData, OutputData, StationRole } from '../rig/deviceModel';
 import type { CordId, DeviceId, HardwireId, LaneId, RoomId, StationId } from '../rig/ids';
 import type { Connector } from '../rig/connector';
 import type { Medium } from '../rig/medium';
+import type { LinkKind } from '../units/linkLanes';
 
 export type EdgeKind = 'route' | 'normal' | 'hardwire' | 'tieLine' | 'crosspoint' | 'cord';
 
@@ -22,6 +23,8 @@ export interface Lane {
   readonly output?: OutputData;
   readonly input?: InputData;
   readonly microphone?: MicrophoneData;
+  /** The digital link it is a lane of, and which lane. */
+  readonly link?: { readonly kind: LinkKind; readonly lane: number };
 }
 
 /** A connection between two lanes. Gains are unloaded; noise is in the unit of the lane it is added at. */
@@ -39,8 +42,10 @@ export interface Edge {
   readonly outputNoise?: number;
   /** Jacks whose plug opens this edge. */
   readonly openedBy: readonly number[];
-  /** False while a plug holds it open. */
+  /** False while a plug holds it open, or where a link has no such lane at the session's rate. */
   readonly closed: boolean;
+  /** The knobs of its device that act on it. */
+  readonly knobs?: readonly KnobRef[];
   readonly cord?: CordId;
   readonly hardwire?: HardwireId;
 }

@@ -1,7 +1,7 @@
 import type { SignalGraph } from '../graph/signalGraph';
 import { namingOf } from '../checks/naming';
 import { obstacleSentence } from '../checks/obstacleWording';
-import type { StationRole } from '../rig/deviceModel';
+import type { PinRole } from '../rig/deviceModel';
 import type { Rig } from '../rig/rigSchema';
 import { diagnose } from '../routing/diagnose';
 import { routeThread } from '../routing/routeThread';
@@ -22,12 +22,12 @@ export interface Choice {
 }
 
 /** Which cell is asked about: the microphone, or a station of a role. */
-export type ChoiceField = 'from' | StationRole;
+export type ChoiceField = 'from' | PinRole;
 
 /** Longer lists are cut; typing more narrows them. */
 export const MOST_CHOICES = 60;
 
-const withChoice = (thread: Thread, field: StationRole, id: string): Thread =>
+const withChoice = (thread: Thread, field: PinRole, id: string): Thread =>
   field === 'processor'
     ? { ...thread, inserts: [...thread.inserts, id as Thread['inserts'][number]] }
     : { ...thread, pins: { ...thread.pins, [field]: id } };

@@ -3,7 +3,7 @@ import { checkContext } from '../checks/context';
 import { namingOf, threadName } from '../checks/naming';
 import type { CheckReport } from '../checks/runChecks';
 import { runChecks } from '../checks/runChecks';
-import type { StationRole } from '../rig/deviceModel';
+import type { PinRole } from '../rig/deviceModel';
 import { STATION_ROLES } from '../rig/deviceModel';
 import type { StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
@@ -31,7 +31,7 @@ export interface PlanRow {
   readonly name: string;
   readonly sourceName: string;
   readonly status: ThreadStatus;
-  readonly cells: Readonly<Partial<Record<StationRole, StationCell>>>;
+  readonly cells: Readonly<Partial<Record<PinRole, StationCell>>>;
   readonly inserts: readonly StationCell[];
   readonly settings: { readonly gainDb?: SettingCell; readonly phantom?: SettingCell };
   readonly cordCount: number;
@@ -60,7 +60,7 @@ function preampSettings(context: CheckContext, planned: PlannedThread): PlanRow[
 function cellsOf(context: CheckContext, planned: PlannedThread): PlanRow['cells'] {
   const { graph } = context;
   const { pins } = planned.thread;
-  const cells: Partial<Record<StationRole, StationCell>> = {};
+  const cells: Partial<Record<PinRole, StationCell>> = {};
   for (const role of STATION_ROLES) {
     if (role === 'processor') continue;
     const station = stationOfRole(planned, role);

@@ -2,7 +2,7 @@ import type { CheckContext } from '../checks/context';
 import type { GraphStation } from '../graph/signalGraph';
 import { settingsOf } from '../rig/buildDevice';
 import type { SettingKey, SettingSpec, SettingValue } from '../rig/settings';
-import { settingKeyOf } from '../rig/settings';
+import { initialOf, settingKeyOf } from '../rig/settings';
 
 /** A knob as a screen shows it: where it is, and what it is set to. */
 export interface SettingCell {
@@ -22,6 +22,6 @@ export function settingCells({ rig, scene }: CheckContext, station: GraphStation
     .map((spec) => {
       const key = settingKeyOf(station.device, spec.setting, station.channel);
       const stored = scene.settings[key] ?? null;
-      return { key, value: stored ?? spec.initial, stored, spec };
+      return { key, value: stored ?? initialOf(spec, station.channel), stored, spec };
     });
 }

@@ -1,5 +1,7 @@
 import type { CheckContext } from '../checks/context';
-import type { GraphStation, Lane } from '../graph/signalGraph';
+import type { GraphStation, Lane, SignalGraph } from '../graph/signalGraph';
+import type { PinRole } from '../rig/deviceModel';
+import { isPinRole } from '../rig/deviceModel';
 import type { LaneId } from '../rig/ids';
 import type { Pins, Thread } from '../session/sessionSchema';
 import { ranked } from './nameMatch';
@@ -23,7 +25,13 @@ const MOST_SUGGESTED = 3;
 
 type Meaning =
   | { readonly what: 'microphone'; readonly lane: Lane }
-  | { readonly what: 'insert' | 'pin'; readonly station: GraphStation };
+  | { readonly what: 'insert' | 'pin'; readonly station: InputStation };
+
+type InputStation = GraphStation & { readonly role: PinRole };
+
+/** The stations an input may be told to pass. */
+const inputStations = (graph: SignalGraph): readonly InputStation[] =>
+  graph.stations.filter((station): station is InputStation => isPinRole(station.role));
 
 function meaningOf({ graph }: CheckContext, text: string, first: boolean): Meaning | undefined {
   if (first) {
@@ -34,7 +42,7 @@ function meaningOf({ graph }: CheckContext, text: string, first: boolean): Meani
     )[0];
     return lane && { what: 'microphone', lane };
   }
-  const station = ranked(graph.stations, (candidate) => candidate.name, text)[0];
+  const station = ranked(inputStations(graph), (candidate) => candidate.name, text)[0];
   return station && { what: station.role === 'processor' ? 'insert' : 'pin', station };
 }
 
@@ -42,7 +50,7 @@ function meaningOf({ graph }: CheckContext, text: string, first: boolean): Meani
 function suggestions({ graph }: CheckContext, text: string, first: boolean): readonly string[] {
   const names = first
     ? graph.lanes.filter((lane) => lane.microphone !== undefined).map((lane) => lane.name)
-    : graph.stations.map((station) => station.name);
+    : inputStations(graph).map((station) => station.name);
   const words = text.toLowerCase().split(/\s+/);
   const near = names.filter((name) => words.some((word) => word !== '' && name.toLowerCase().includes(word)));
   return (near.length > 0 ? near : first ? names : []).slice(0, MOST_SUGGESTED);

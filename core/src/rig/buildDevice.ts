@@ -1,27 +1,34 @@
 import { deviceTypeNamed } from './catalogue/catalogue';
 import type { DeviceModel } from './deviceModel';
 import type { Device } from './rigSchema';
-import type { SettingKey, SettingSpec, SettingValue } from './settings';
-import { settingKeyOf } from './settings';
+import type { ReadSetting, SettingKey, SettingSpec, SettingValue } from './settings';
+import { initialOf, settingKeyOf } from './settings';
 
 export type Settings = Readonly<Record<SettingKey, SettingValue>>;
 
 const NOTHING: DeviceModel = { ports: [], routes: [], stations: [] };
 
-/** What a scene may set on a device. */
-export const settingsOf = (device: Device): readonly SettingSpec[] =>
-  deviceTypeNamed(device.type)?.settings(device.params) ?? [];
+/** Devices are immutable, and the knobs of a large console are many: they are listed once for each. */
+const knownSpecs = new WeakMap<Device, readonly SettingSpec[]>();
 
-/** The value of one knob: as the scene sets it, or its initial one. */
-function settingValue(
-  device: Device,
-  specs: readonly SettingSpec[],
-  settings: Settings,
-  name: string,
-  channel: number,
-): SettingValue {
-  const spec = specs.find((candidate) => candidate.setting === name);
-  return settings[settingKeyOf(device.id, name, channel)] ?? spec?.initial ?? 0;
+/** What a scene may set on a device. */
+export function settingsOf(device: Device): readonly SettingSpec[] {
+  let specs = knownSpecs.get(device);
+  if (specs === undefined) {
+    specs = deviceTypeNamed(device.type)?.settings(device.params) ?? [];
+    knownSpecs.set(device, specs);
+  }
+  return specs;
+}
+
+/** Reads the knobs of a device: as the scene sets them, or where they stand at first. */
+function reader(device: Device, settings: Settings): ReadSetting {
+  const specs = new Map(settingsOf(device).map((spec) => [spec.setting, spec]));
+  return (name, channel) => {
+    const set = settings[settingKeyOf(device.id, name, channel)];
+    const spec = specs.get(name);
+    return set ?? (spec === undefined ? 0 : initialOf(spec, channel));
+  };
 }
 
 /**
@@ -30,7 +37,5 @@ function settingValue(
  */
 export function buildDevice(device: Device, settings: Settings): DeviceModel {
   const type = deviceTypeNamed(device.type);
-  if (type === undefined) return NOTHING;
-  const specs = type.settings(device.params);
-  return type.build(device.params, (name, channel) => settingValue(device, specs, settings, name, channel));
+  return type === undefined ? NOTHING : type.build(device.params, reader(device, settings));
 }

@@ -1,5 +1,16 @@
 /** Connector families. `fixed` is soldered or internal: nobody plugs it during a session. */
-export const CONNECTORS = ['xlr', 'trs', 'tt', 'db25', 'host', 'fixed'] as const;
+export const CONNECTORS = [
+  'xlr',
+  'trs',
+  'tt',
+  'ts',
+  'db25',
+  'bnc',
+  'optical',
+  'speaker',
+  'host',
+  'fixed',
+] as const;
 
 export type Connector = (typeof CONNECTORS)[number];
 

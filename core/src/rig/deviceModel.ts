@@ -1,4 +1,5 @@
 import type { Connector } from './connector';
+import type { LinkKind } from '../units/linkLanes';
 import type { Medium } from './medium';
 
 /** The driving side of an analogue lane. Unknown figures are left out, never zero. */
@@ -40,6 +41,8 @@ export interface Port {
   readonly output?: OutputData;
   readonly input?: InputData;
   readonly microphone?: MicrophoneData;
+  /** What kind of digital link it is; the sample rate then decides how many of its lanes there are. */
+  readonly link?: LinkKind;
   /** Names for single lanes where the port's own name plus a number would mislead. */
   readonly laneNames?: readonly string[];
 }
@@ -50,16 +53,31 @@ export interface LaneKey {
   readonly lane: number;
 }
 
+/** A knob of the device, as a route or station refers to it. */
+export interface KnobRef {
+  readonly setting: string;
+  readonly channel: number;
+}
+
+/** Samples at single (44.1, 48 kHz), double and quadruple rate. */
+export type DelayByRate = readonly [single: number, double: number, quadruple: number];
+
 /** A connection inside a device, one lane to one lane. */
 export interface Route {
   readonly from: LaneKey;
   readonly to: LaneKey;
-  /** `normal` is a route between jacks that a plug may open; `wire` is plain copper; `active` has a gain. */
-  readonly kind: 'active' | 'wire' | 'normal';
+  /**
+   * `normal` is a route between jacks that a plug may open; `wire` is plain copper; `active` has a gain;
+   * `crosspoint` is an active one that the session chose in a matrix or on a bus.
+   */
+  readonly kind: 'active' | 'wire' | 'normal' | 'crosspoint';
   /** Unloaded voltage gain. On a converter it is also the change of scale from dBu to dBFS. */
   readonly gainDb: number;
   readonly inverts?: boolean;
-  readonly delaySamples?: number;
+  /** At every rate alike, or by rate. */
+  readonly delaySamples?: number | DelayByRate;
+  /** Of units that run at a rate of their own. */
+  readonly delayMs?: number;
   /** Host buffers the route waits for; their length is the session's choice. */
   readonly delayBuffers?: number;
   /** Noise added before the gain, in the unit of `from` (a preamp's equivalent input noise). */
@@ -68,14 +86,22 @@ export interface Route {
   readonly outputNoise?: number;
   /** A plug in any of these jacks opens the route. */
   readonly unlessPlugged?: readonly LaneKey[];
+  /** The knobs that act on it. */
+  readonly knobs?: readonly KnobRef[];
 }
 
 /**
- * What a station is for. The order is the order in which an input passes them, and the order of the
- * columns of the input list.
+ * What an input may be pinned to. The order is the order in which an input passes them, and the order
+ * of the columns of the input list.
  */
 export const STATION_ROLES = ['room-jack', 'preamp', 'processor', 'converter', 'daw-input'] as const;
-export type StationRole = (typeof STATION_ROLES)[number];
+export type PinRole = (typeof STATION_ROLES)[number];
+
+export const isPinRole = (role: StationRole): role is PinRole => STATION_ROLES.some((each) => each === role);
+
+/** What a station is for. */
+export type StationRole =
+  PinRole | 'di' | 're-amp' | 'sum' | 'line-output' | 'daw-output' | 'monitor';
 
 /** One processing face of a device: what a thread passes from `in` to `out`. Serves one thread at a time. */
 export interface Station {

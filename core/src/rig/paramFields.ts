@@ -5,8 +5,10 @@ import type { DeviceType } from './catalogue/deviceType';
 /** One parameter of a device type, as a form needs it. */
 export interface ParamField {
   readonly key: string;
-  readonly kind: 'number' | 'switch' | 'choice' | 'numbers';
+  /** A `table` is a list of rows with `columns`; a `record` is edited where it is seen, not in a form. */
+  readonly kind: 'number' | 'text' | 'switch' | 'choice' | 'numbers' | 'table' | 'record';
   readonly choices: readonly string[];
+  readonly columns: readonly ParamField[];
   /** The typical value the catalogue starts with, where there is one. */
   readonly typical?: unknown;
   readonly required: boolean;
@@ -24,33 +26,43 @@ interface JsonField {
   readonly type?: string;
   readonly enum?: readonly unknown[];
   readonly default?: unknown;
+  readonly items?: JsonObject;
 }
 
-function fieldOf(key: string, json: JsonField, required: readonly string[]): ParamField {
-  const kind =
-    json.enum !== undefined
-      ? 'choice'
-      : json.type === 'boolean'
-        ? 'switch'
-        : json.type === 'array'
-          ? 'numbers'
-          : 'number';
-  return {
+interface JsonObject extends JsonField {
+  readonly properties?: Readonly<Record<string, JsonField>>;
+  readonly required?: readonly string[];
+}
+
+function kindOf({ enum: choices, type, items }: JsonField): ParamField['kind'] {
+  if (choices !== undefined) return 'choice';
+  switch (type) {
+    case 'boolean':
+      return 'switch';
+    case 'string':
+      return 'text';
+    case 'array':
+      return items?.type === 'object' ? 'table' : 'numbers';
+    case 'object':
+      return 'record';
+    default:
+      return 'number';
+  }
+}
+
+const fieldsOf = ({ properties = {}, required = [] }: JsonObject): readonly ParamField[] =>
+  Object.entries(properties).map(([key, json]) => ({
     key,
-    kind,
+    kind: kindOf(json),
     choices: (json.enum ?? []).map(String),
+    columns: json.items === undefined ? [] : fieldsOf(json.items),
     required: required.includes(key),
     ...(json.default !== undefined && { typical: json.default }),
-  };
-}
+  }));
 
 function formOf({ type, title, what, params }: DeviceType): TypeForm {
   const schema = z.toJSONSchema(params, { io: 'input', unrepresentable: 'any' });
-  const required = schema.required ?? [];
-  const fields = Object.entries(schema.properties ?? {}).map(([key, json]) =>
-    fieldOf(key, json as JsonField, required),
-  );
-  return { type, title, what, fields };
+  return { type, title, what, fields: fieldsOf(schema as JsonObject) };
 }
 
 /** The forms of the whole catalogue, read off the parameter schemas. */

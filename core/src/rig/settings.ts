@@ -10,8 +10,12 @@ export interface SettingSpec {
   readonly unit: string;
   readonly channels: number;
   readonly initial: SettingValue;
+  /** Where channels start differently: the initial value of each, in order. */
+  readonly initials?: readonly SettingValue[];
   /** Numbers: the range, and for a switch with positions the positions. */
   readonly range?: { readonly min: number; readonly max: number; readonly positions?: readonly number[] };
+  /** What the positions are called, in their order: the sources of a matrix, the inputs of a selector. */
+  readonly names?: readonly string[];
 }
 
 /** Reads a setting while a device is built: the scene's value, or the knob's initial one. */
@@ -31,6 +35,10 @@ export function partsOfSettingKey(key: SettingKey): { deviceId: DeviceId; settin
   const [deviceId, setting, channel] = key.split('/') as [string, string, string];
   return { deviceId: deviceId as DeviceId, setting, channel: Number(channel) };
 }
+
+/** Where a channel's knob stands until a scene turns it. */
+export const initialOf = (spec: SettingSpec, channel: number): SettingValue =>
+  spec.initials?.[channel - 1] ?? spec.initial;
 
 /** Why a value does not fit a setting, as data; undefined when it fits. */
 export function settingMisfit(

@@ -1,4 +1,4 @@
-import type { StationRole } from '../rig/deviceModel';
+import type { PinRole, StationRole } from '../rig/deviceModel';
 import type { SignalGraph } from '../graph/signalGraph';
 import type { StationId } from '../rig/ids';
 import type { Thread } from '../session/sessionSchema';
@@ -33,7 +33,7 @@ function any(graph: SignalGraph, role: StationRole): Waypoint {
 /** What an input passes, in order: its pins, its inserts between preamp and converter, and a DAW input. */
 export function waypointsOf(graph: SignalGraph, thread: Thread): readonly Waypoint[] {
   const { pins } = thread;
-  const pinned = (role: StationRole): readonly Waypoint[] =>
+  const pinned = (role: PinRole): readonly Waypoint[] =>
     pins[role] === undefined ? [] : [one(graph, role, pins[role])];
   return [
     ...pinned('room-jack'),

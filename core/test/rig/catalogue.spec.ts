@@ -4,15 +4,48 @@ import type { LaneKey } from '@ft/core/rig/deviceModel';
 import { typeForms } from '@ft/core/rig/paramFields';
 import type { Device } from '@ft/core/rig/rigSchema';
 import { deviceSchema } from '@ft/core/rig/rigSchema';
-import type { SettingKey } from '@ft/core/rig/settings';
+import type { SettingKey, SettingSpec, SettingValue } from '@ft/core/rig/settings';
+import { settingKeyOf } from '@ft/core/rig/settings';
 
 /** The least parameters each type needs. */
 const NEEDED: Record<string, Record<string, unknown>> = {
   microphone: { principle: 'dynamic', sensitivityMvPerPa: 2 },
+  customUnit: {
+    ports: [
+      { key: 'in', name: 'in', direction: 'in' },
+      { key: 'out', name: 'out', direction: 'out' },
+    ],
+    routes: [{ from: 'in', to: 'out', adjustable: true }],
+  },
 };
 
 const deviceOf = (type: string): Device =>
   deviceSchema.parse({ id: 'unit', name: 'Unit', room: 'main', type, params: NEEDED[type] ?? {} });
+
+/** Values a knob can take that are not where it starts. */
+function otherValues({ initial, range }: SettingSpec): readonly SettingValue[] {
+  if (typeof initial === 'boolean') return [!initial];
+  return range?.positions ?? [range!.min, range!.max];
+}
+
+/** Whether turning the first channel of a knob changes what is built, whatever else is switched on. */
+function acts(device: Device, spec: SettingSpec): boolean {
+  const key = (setting: string): SettingKey => settingKeyOf(device.id, setting, 1);
+  const others = settingsOf(device).filter(({ setting }) => setting !== spec.setting);
+  const on = (position: number): Record<SettingKey, SettingValue> =>
+    Object.fromEntries(
+      others
+        .filter(({ range, initial }) => initial === false || range?.positions?.includes(position) === true)
+        .filter(({ setting }) => !/mute|cut/i.test(setting))
+        .map(({ setting, initial }) => [key(setting), initial === false ? true : position]),
+    ) as Record<SettingKey, SettingValue>;
+  return [{}, on(1), on(2)].some((base) => {
+    const built = JSON.stringify(buildDevice(device, base));
+    return otherValues(spec).some(
+      (value) => JSON.stringify(buildDevice(device, { ...base, [key(spec.setting)]: value })) !== built,
+    );
+  });
+}
 
 describe.each(CATALOGUE.map(({ type }) => type))('catalogue type %s', (type) => {
   const device = deviceOf(type);
@@ -48,6 +81,24 @@ describe.each(CATALOGUE.map(({ type }) => type))('catalogue type %s', (type) => 
         expect(initial).toBeGreaterThanOrEqual(range.min);
         expect(initial).toBeLessThanOrEqual(range.max);
       }
+  });
+
+  it('names only knobs it has', () => {
+    const knobs = new Map(settingsOf(device).map((spec) => [spec.setting, spec.channels]));
+    const named = [
+      ...model.routes.flatMap((route) => route.knobs ?? []),
+      ...model.stations.flatMap(({ settings = [], channel }) =>
+        settings.map((setting) => ({ setting, channel })),
+      ),
+    ].filter(({ setting }) => setting !== 'phantom');
+    for (const { setting, channel } of named) expect(knobs.get(setting)).toBeGreaterThanOrEqual(channel);
+  });
+
+  it('has no knob that does nothing', () => {
+    // 48 V and a ground lift carry no signal; rules and readers look at them.
+    const silent = ['phantom', 'groundLift'];
+    for (const spec of settingsOf(device).filter(({ setting }) => !silent.includes(setting)))
+      expect({ knob: spec.setting, acts: acts(device, spec) }).toEqual({ knob: spec.setting, acts: true });
   });
 
   it('has a form with a field for every parameter', () => {

@@ -1,8 +1,8 @@
 import * as z from 'zod';
-import { sensitivityDbu, microphoneDbu } from '../../units/soundLevel';
-import { thermalNoiseDbu } from '../../units/thermalNoise';
-import { deviceType } from './deviceType';
-import { impedanceOhm } from './params';
+import { sensitivityDbu, microphoneDbu } from '../../../units/soundLevel';
+import { thermalNoiseDbu } from '../../../units/thermalNoise';
+import { deviceType } from '../deviceType';
+import { impedanceOhm } from '../params';
 
 const params = z.strictObject({
   principle: z.enum(['condenser', 'dynamic', 'ribbon']),

@@ -1,0 +1,126 @@
+import * as z from 'zod';
+import type { DeviceModel, Port, Station } from '../../deviceModel';
+import { deviceType } from '../deviceType';
+import { conversionParams, adcRoute, dacRoute, referenceKnobs } from '../digital/conversion';
+import { crossbarKnob, crossbarRoutes } from '../digital/crossbar';
+import { linkPorts } from '../digital/digitalPreamp';
+import { micInput, PREAMP_KNOBS, preampKnobs, preampParams, preampRoute } from '../outboard/preampStage';
+import { channelCount, countTo, numbersTo } from '../params';
+import { analogueOut, codedPort, insideLanes } from '../portKinds';
+import { laneAt } from '../routeKinds';
+import { busKnobs, busRoutes } from './digitalBuses';
+import { deskChannelKnobs, deskChannelRoutes } from './digitalChannel';
+import { BLOCKS, CARD_LANES, deskCrossbars } from './digitalPatch';
+
+const params = z.strictObject({
+  channels: channelCount(128).default(32),
+  /** Faders on the surface: channels beyond them lie on further layers. */
+  fadersPerLayer: channelCount(64).default(16),
+  micInputs: countTo(64).default(16),
+  lineOutputs: countTo(64).default(12),
+  /** Card slots with a MADI link each way. */
+  cards: countTo(4).default(1),
+  /** How coarse the patch of the cards' outputs is. */
+  cardBlocks: z.enum(BLOCKS).default('blocks of 8'),
+  /** How coarse the choice of the channels' inputs is. */
+  channelBlocks: z.enum(BLOCKS).default('each alone'),
+  auxes: countTo(24).default(8),
+  groups: countTo(24).default(8),
+  matrices: countTo(12).default(4),
+  /** Effects inside the console; each is patched like a unit outside. */
+  effects: countTo(16).default(4),
+  /** Delay of the mixing engine, besides the converters. */
+  effectLatencySamples: z.number().min(0).max(4096).default(0),
+  ...conversionParams,
+  ...preampParams,
+});
+export type DeskParams = z.infer<typeof params>;
+
+/** "channel 17 (layer 2, fader 1)". */
+function channelName({ fadersPerLayer, channels }: DeskParams, n: number): string {
+  if (channels <= fadersPerLayer) return `channel ${n}`;
+  const layer = Math.ceil(n / fadersPerLayer);
+  return `channel ${n} (layer ${layer}, fader ${((n - 1) % fadersPerLayer) + 1})`;
+}
+
+const inside = (key: string, name: string, lanes: number): readonly Port[] =>
+  lanes === 0 ? [] : [insideLanes('out', key, name, lanes, 'digital')];
+
+function ports(p: DeskParams): readonly Port[] {
+  const cards = p.cards * CARD_LANES;
+  const channels = insideLanes('out', 'channel', 'channel', p.channels, 'digital');
+  return [
+    ...numbersTo(p.micInputs).map((n) => micInput(p, n)),
+    ...numbersTo(p.lineOutputs).map((n) =>
+      analogueOut('line', { key: `out-${n}`, name: `line out ${n}` }, { sourceOhm: p.outputOhm }),
+    ),
+    ...linkPorts('in', 'madi', cards, CARD_LANES, 'card in'),
+    ...linkPorts('out', 'madi', cards, CARD_LANES, 'card out'),
+    codedPort('in', { key: 'clock-in', name: 'clock in', connector: 'bnc' }, 'clock'),
+    codedPort('in', { key: 'timecode-in', name: 'timecode in', connector: 'xlr' }, 'timecode'),
+    ...(p.micInputs > 0 ? [insideLanes('out', 'amplified', 'amplified', p.micInputs)] : []),
+    ...inside('adc', 'local in', p.micInputs),
+    ...inside('dac', 'local out', p.lineOutputs),
+    { ...channels, laneNames: numbersTo(p.channels).map((n) => channelName(p, n)) },
+    ...inside('processed', 'channel after insert', p.channels),
+    ...inside('fader', 'channel after fader', p.channels),
+    ...inside('mix', 'mix', 2),
+    ...inside('mix-fader', 'mix after fader', 2),
+    ...inside('group', 'group', p.groups),
+    ...inside('aux', 'aux', p.auxes),
+    ...inside('matrix', 'matrix', p.matrices),
+    ...inside('effect-in', 'effect in', p.effects),
+    ...inside('effect-out', 'effect out', p.effects),
+  ];
+}
+
+function stations(p: DeskParams): readonly Station[] {
+  return [
+    ...numbersTo(p.micInputs).map((n): Station => ({
+      key: `mic-${n}`,
+      name: `mic ${n}`,
+      role: 'preamp',
+      in: laneAt(`mic-${n}`),
+      out: laneAt('amplified', n),
+      channel: n,
+      settings: PREAMP_KNOBS,
+    })),
+    ...numbersTo(p.lineOutputs).map((n): Station => ({
+      key: `dac-${n}`,
+      name: `line out ${n}`,
+      role: 'line-output',
+      in: laneAt('dac', n),
+      out: laneAt(`out-${n}`),
+      channel: n,
+      settings: ['dacReferenceDbu', 'lineOutSource'],
+    })),
+  ];
+}
+
+export const digitalConsole = deviceType({
+  type: 'digitalConsole',
+  title: 'Digital console',
+  what: 'Channels, buses and effects between physical inputs and outputs; nothing is connected until a scene connects it.',
+  params,
+  settings: (p) => [
+    ...(p.micInputs > 0 ? preampKnobs(p, p.micInputs) : []),
+    ...referenceKnobs(p, p.micInputs, p.lineOutputs),
+    ...deskCrossbars(p).map(crossbarKnob),
+    ...deskChannelKnobs(p),
+    ...busKnobs(p),
+  ],
+  build: (p, read): DeviceModel => ({
+    ports: ports(p),
+    routes: [
+      ...numbersTo(p.micInputs).flatMap((n) => [
+        preampRoute(p, n, read, laneAt(`mic-${n}`), laneAt('amplified', n)),
+        adcRoute(p, n, read, laneAt('amplified', n), laneAt('adc', n)),
+      ]),
+      ...deskCrossbars(p).flatMap((bar) => crossbarRoutes(bar, read)),
+      ...numbersTo(p.channels).flatMap((n) => deskChannelRoutes(p, n, read)),
+      ...busRoutes(p, read),
+      ...numbersTo(p.lineOutputs).map((n) => dacRoute(p, n, read, laneAt('dac', n), laneAt(`out-${n}`))),
+    ],
+    stations: stations(p),
+  }),
+});

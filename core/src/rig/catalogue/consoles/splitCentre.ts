@@ -1,0 +1,130 @@
+import type { Port, Route } from '../../deviceModel';
+import type { ReadSetting, SettingSpec } from '../../settings';
+import { FADER_RANGE, gainKnob, onOff } from '../knobs';
+import { controlRoom, controlRoomKnobs } from '../monitoring/controlRoom';
+import { numbersTo } from '../params';
+import { analogueIn, analogueOut, codedPort, insideLanes } from '../portKinds';
+import { active, crosspoint, knobsAt, laneAt } from '../routeKinds';
+import { insertRoutes } from './insertPoint';
+import { panRoutes } from './pan';
+import { MIX, SPLIT_PAN_LAW_DB } from './splitChannel';
+import type { SplitParams } from './splitConsole';
+
+const SIDES = ['left', 'right'] as const;
+
+const sourceNames = ({ externals }: SplitParams): readonly string[] => [
+  'mix',
+  ...numbersTo(externals).map((n) => `external ${n}`),
+];
+
+/** Masters, and what the control room listens to. */
+export function centreKnobs(p: SplitParams): readonly SettingSpec[] {
+  return [
+    ...(p.groups > 0
+      ? [
+          gainKnob('groupFaderDb', 'Group fader', p.groups, 0, FADER_RANGE),
+          onOff('groupToMix', 'Group to mix', p.groups),
+        ]
+      : []),
+    ...(p.auxes > 0
+      ? [
+          gainKnob('auxMasterDb', 'Aux master', p.auxes, 0, FADER_RANGE),
+          onOff('talkToAux', 'Talkback to aux', p.auxes),
+        ]
+      : []),
+    gainKnob('mixFaderDb', 'Mix fader', 1, 0, FADER_RANGE),
+    ...controlRoomKnobs(sourceNames(p), p.speakerSets),
+  ];
+}
+
+export function centrePorts(p: SplitParams): readonly Port[] {
+  const line = { loadOhm: p.lineInputOhm, maxDbu: p.maxLineInputDbu };
+  const output = { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu };
+  const out = (key: string, name: string): Port => analogueOut('line', { key, name }, output);
+  return [
+    ...(p.groups > 0 ? [insideLanes('out', 'group', 'group', p.groups)] : []),
+    ...numbersTo(p.groups).map((g) => out(`group-out-${g}`, `group out ${g}`)),
+    ...(p.auxes > 0 ? [insideLanes('out', 'aux', 'aux', p.auxes)] : []),
+    ...numbersTo(p.auxes).map((k) => out(`aux-out-${k}`, `aux out ${k}`)),
+    insideLanes('out', 'mix', 'mix bus', 2),
+    insideLanes('out', 'mix-inserted', 'mix after insert', 2),
+    insideLanes('out', 'mix-master', 'mix after fader', 2),
+    ...SIDES.flatMap((side) => [
+      out(`mix-send-${side}`, `mix insert send ${side}`),
+      analogueIn('line', { key: `mix-return-${side}`, name: `mix insert return ${side}` }, line),
+      out(`mix-out-${side}`, `mix out ${side}`),
+    ]),
+    analogueIn('line', { key: 'talkback', name: 'talkback in' }, line),
+    ...numbersTo(p.externals).flatMap((n) =>
+      SIDES.map((side) =>
+        analogueIn('line', { key: `external-${n}-${side}`, name: `external ${n} ${side}` }, line),
+      ),
+    ),
+    insideLanes('out', 'control-room', 'control room', 2),
+    ...numbersTo(p.speakerSets).flatMap((s) =>
+      SIDES.map((side) => out(`speakers-${s}-${side}`, `speakers ${s} ${side}`)),
+    ),
+    codedPort('in', { key: 'timecode-in', name: 'timecode in', connector: 'xlr' }, 'timecode'),
+  ];
+}
+
+function groupRoutes(p: SplitParams, g: number, read: ReadSetting): readonly Route[] {
+  const gainDb = Number(read('groupFaderDb', g));
+  const out = active(laneAt('group', g), laneAt(`group-out-${g}`), gainDb, {
+    outputNoise: p.stageNoiseDbu,
+    knobs: knobsAt(g, 'groupFaderDb'),
+  });
+  if (read('groupToMix', g) !== true) return [out];
+  // Odd groups stand left, even ones right.
+  const position = g % 2 === 1 ? -100 : 100;
+  const knobs = knobsAt(g, 'groupToMix');
+  return [out, ...panRoutes({ from: laneAt('group', g), to: MIX, position, law: SPLIT_PAN_LAW_DB, knobs })];
+}
+
+function auxRoutes(p: SplitParams, k: number, read: ReadSetting): readonly Route[] {
+  const master = active(laneAt('aux', k), laneAt(`aux-out-${k}`), Number(read('auxMasterDb', k)), {
+    outputNoise: p.stageNoiseDbu,
+    knobs: knobsAt(k, 'auxMasterDb'),
+  });
+  const talk = crosspoint(laneAt('talkback'), laneAt('aux', k), 0, { knobs: knobsAt(k, 'talkToAux') });
+  return read('talkToAux', k) === true ? [master, talk] : [master];
+}
+
+function mixRoutes(p: SplitParams, i: number, read: ReadSetting): readonly Route[] {
+  const lane = i + 1;
+  const side = SIDES[i] ?? 'left';
+  return [
+    ...insertRoutes({
+      before: laneAt('mix', lane),
+      send: laneAt(`mix-send-${side}`),
+      back: laneAt(`mix-return-${side}`),
+      after: laneAt('mix-inserted', lane),
+      switchedIn: true,
+    }),
+    active(laneAt('mix-inserted', lane), laneAt('mix-master', lane), Number(read('mixFaderDb', 1)), {
+      outputNoise: p.stageNoiseDbu,
+      knobs: knobsAt(1, 'mixFaderDb'),
+    }),
+    active(laneAt('mix-master', lane), laneAt(`mix-out-${side}`), 0),
+  ];
+}
+
+/** Masters and the control room. */
+export function centreRoutes(p: SplitParams, read: ReadSetting): readonly Route[] {
+  const pair = (port: (side: string) => ReturnType<typeof laneAt>) => [port('left'), port('right')] as const;
+  return [
+    ...numbersTo(p.groups).flatMap((g) => groupRoutes(p, g, read)),
+    ...numbersTo(p.auxes).flatMap((k) => auxRoutes(p, k, read)),
+    ...SIDES.flatMap((_, i) => mixRoutes(p, i, read)),
+    ...controlRoom({
+      sources: [
+        [laneAt('mix-master', 1), laneAt('mix-master', 2)],
+        ...numbersTo(p.externals).map((n) => pair((side) => laneAt(`external-${n}-${side}`))),
+      ],
+      room: [laneAt('control-room', 1), laneAt('control-room', 2)],
+      speakers: numbersTo(p.speakerSets).map((s) => pair((side) => laneAt(`speakers-${s}-${side}`))),
+      outputNoiseDbu: p.stageNoiseDbu,
+      read,
+    }),
+  ];
+}

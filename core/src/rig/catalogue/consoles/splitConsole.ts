@@ -1,0 +1,75 @@
+import * as z from 'zod';
+import type { DeviceModel, Route, Station } from '../../deviceModel';
+import type { ReadSetting, SettingSpec } from '../../settings';
+import { deviceType } from '../deviceType';
+import { PREAMP_KNOBS, preampKnobs, preampParams } from '../outboard/preampStage';
+import { channelCount, countTo, impedanceOhm, levelDbu, numbersTo } from '../params';
+import { laneAt } from '../routeKinds';
+import { centreKnobs, centrePorts, centreRoutes } from './splitCentre';
+import { channelKnobs, channelPorts, channelRoutes } from './splitChannel';
+import { monitorKnobs, monitorPorts, monitorRoutes } from './splitMonitor';
+
+const params = z.strictObject({
+  channels: channelCount(96).default(36),
+  groups: countTo(48).default(8),
+  auxes: countTo(16).default(6),
+  /** Stereo returns of the control room: two-track machines, players. */
+  externals: countTo(8).default(2),
+  /** Pairs of loudspeaker outputs. */
+  speakerSets: channelCount(4).default(2),
+  ...preampParams,
+  lineInputOhm: impedanceOhm.default(10_000),
+  maxLineInputDbu: levelDbu.default(26),
+  outputOhm: impedanceOhm.default(75),
+  maxOutputDbu: levelDbu.default(26),
+  /** Noise of a channel or bus amplifier at its output, dBu. */
+  stageNoiseDbu: levelDbu.default(-92),
+});
+export type SplitParams = z.infer<typeof params>;
+
+const settings = (p: SplitParams): readonly SettingSpec[] => [
+  ...preampKnobs(p, p.channels),
+  ...channelKnobs(p),
+  ...monitorKnobs(p),
+  ...centreKnobs(p),
+];
+
+function routes(p: SplitParams, read: ReadSetting): readonly Route[] {
+  return [
+    ...numbersTo(p.channels).flatMap((n) => [...channelRoutes(p, n, read), ...monitorRoutes(p, n, read)]),
+    ...centreRoutes(p, read),
+  ];
+}
+
+function stations(p: SplitParams, built: readonly Route[]): readonly Station[] {
+  const routed = new Set(built.map(({ from }) => `${from.port}/${from.lane}`));
+  const preamps = numbersTo(p.channels)
+    // A channel that listens to its line or tape input has its preamp out of the path.
+    .filter((n) => routed.has(`mic-${n}/1`))
+    .map((n): Station => ({
+      key: `channel-${n}`,
+      name: String(n),
+      role: 'preamp',
+      in: laneAt(`mic-${n}`),
+      out: laneAt('channel', n),
+      channel: n,
+      settings: [...PREAMP_KNOBS, 'channelInput'],
+    }));
+  return preamps;
+}
+
+export const splitConsole = deviceType({
+  type: 'splitConsole',
+  title: 'Analogue split console',
+  what: 'Input channels and monitor paths side by side, with inserts, groups, auxes, a mix bus and a centre section.',
+  params,
+  settings,
+  build(p, read): DeviceModel {
+    const built = routes(p, read);
+    return {
+      ports: [...channelPorts(p), ...monitorPorts(p), ...centrePorts(p)],
+      routes: built,
+      stations: stations(p, built),
+    };
+  },
+});

@@ -1,0 +1,89 @@
+import type { Port, Route } from '../../deviceModel';
+import type { ReadSetting, SettingSpec } from '../../settings';
+import { FADER_RANGE, gainKnob, onOff, selector } from '../knobs';
+import { numbersTo } from '../params';
+import { analogueIn, insideLanes } from '../portKinds';
+import { active, crosspoint, knobsAt, laneAt } from '../routeKinds';
+import { panKnob, panRoutes } from './pan';
+import { MIX, SPLIT_PAN_LAW_DB } from './splitChannel';
+import type { SplitParams } from './splitConsole';
+
+const SOURCES = ['tape', 'group'] as const;
+const TAPS = [
+  'channel before fader',
+  'channel after fader',
+  'monitor before fader',
+  'monitor after fader',
+] as const;
+const TAP_LANES = ['equalised', 'fader', 'monitor', 'monitor-fader'] as const;
+
+/** The switches of the monitor paths, and the aux sends, which may leave either path. */
+export function monitorKnobs({ channels, auxes }: SplitParams): readonly SettingSpec[] {
+  return [
+    selector('monitorInput', 'Monitor listens to', channels, SOURCES, 1),
+    gainKnob('monitorFaderDb', 'Monitor fader', channels, 0, FADER_RANGE),
+    onOff('monitorMute', 'Monitor mute', channels),
+    panKnob('monitorPan', 'Monitor pan', channels),
+    onOff('monitorToMix', 'Monitor to mix', channels, true),
+    ...numbersTo(auxes).flatMap((k) => [
+      selector(`aux${k}`, `Aux ${k} from`, channels, TAPS),
+      gainKnob(`aux${k}Db`, `Aux ${k} level`, channels, 0, FADER_RANGE),
+    ]),
+  ];
+}
+
+export function monitorPorts(p: SplitParams): readonly Port[] {
+  const line = { loadOhm: p.lineInputOhm, maxDbu: p.maxLineInputDbu };
+  return [
+    ...numbersTo(p.channels).map((n) =>
+      analogueIn('line', { key: `tape-${n}`, name: `tape return ${n}`, connector: 'trs' }, line),
+    ),
+    insideLanes('out', 'monitor', 'monitor', p.channels),
+    insideLanes('out', 'monitor-fader', 'monitor after fader', p.channels),
+  ];
+}
+
+/** The group whose signal goes to the recorder track of this monitor path. */
+const groupOf = (n: number, groups: number): number => ((n - 1) % groups) + 1;
+
+function sourceRoutes(p: SplitParams, n: number, read: ReadSetting): readonly Route[] {
+  const to = laneAt('monitor', n);
+  const knobs = knobsAt(n, 'monitorInput');
+  const source = SOURCES[Number(read('monitorInput', n)) - 1];
+  if (source === 'tape') return [active(laneAt(`tape-${n}`), to, 0, { outputNoise: p.stageNoiseDbu, knobs })];
+  if (source === 'group' && p.groups > 0)
+    return [active(laneAt('group', groupOf(n, p.groups)), to, 0, { knobs })];
+  return [];
+}
+
+function auxRoutes(p: SplitParams, n: number, read: ReadSetting): readonly Route[] {
+  return numbersTo(p.auxes).flatMap((k) => {
+    const tap = TAP_LANES[Number(read(`aux${k}`, n)) - 1];
+    if (tap === undefined) return [];
+    const gainDb = Number(read(`aux${k}Db`, n));
+    return [
+      crosspoint(laneAt(tap, n), laneAt('aux', k), gainDb, { knobs: knobsAt(n, `aux${k}`, `aux${k}Db`) }),
+    ];
+  });
+}
+
+/** One monitor path, and the aux sends beside it. */
+export function monitorRoutes(p: SplitParams, n: number, read: ReadSetting): readonly Route[] {
+  const fader = active(laneAt('monitor', n), laneAt('monitor-fader', n), Number(read('monitorFaderDb', n)), {
+    outputNoise: p.stageNoiseDbu,
+    knobs: knobsAt(n, 'monitorFaderDb', 'monitorMute'),
+  });
+  const toMix = panRoutes({
+    from: laneAt('monitor-fader', n),
+    to: MIX,
+    position: Number(read('monitorPan', n)),
+    law: SPLIT_PAN_LAW_DB,
+    knobs: knobsAt(n, 'monitorToMix', 'monitorPan'),
+  });
+  return [
+    ...sourceRoutes(p, n, read),
+    ...(read('monitorMute', n) === true ? [] : [fader]),
+    ...(read('monitorToMix', n) === true ? toMix : []),
+    ...auxRoutes(p, n, read),
+  ];
+}

@@ -1,0 +1,42 @@
+import * as z from 'zod';
+import { deviceType } from '../deviceType';
+import { impedanceOhm, levelDbu, numbersTo } from '../params';
+import { analogueOut, codedPort } from '../portKinds';
+
+const params = z.strictObject({
+  /** +4 dBu balanced, or consumer level on two-conductor plugs. */
+  output: z.enum(['balanced line', 'unbalanced line', 'digital']).default('balanced line'),
+  outputOhm: impedanceOhm.default(100),
+  maxOutputDbu: levelDbu.default(18),
+  outputNoiseDbu: levelDbu.default(-85),
+});
+
+export const mediaPlayer = deviceType({
+  type: 'mediaPlayer',
+  title: 'Media player',
+  what: 'Plays finished programme in stereo: references, playback for performers.',
+  params,
+  build({ output, outputOhm, maxOutputDbu, outputNoiseDbu }) {
+    const data = { sourceOhm: outputOhm, maxDbu: maxOutputDbu, noiseDbu: outputNoiseDbu };
+    const connector = output === 'unbalanced line' ? 'ts' : 'xlr';
+    const ports =
+      output === 'digital'
+        ? [
+            codedPort('out', {
+              key: 'digital',
+              name: 'digital out',
+              lanes: 2,
+              connector: 'xlr',
+              link: 'aes3',
+            }),
+          ]
+        : numbersTo(2).map((channel) =>
+            analogueOut(
+              'line',
+              { key: `out-${channel}`, name: `out ${channel === 1 ? 'left' : 'right'}`, connector },
+              data,
+            ),
+          );
+    return { ports, routes: [], stations: [] };
+  },
+});
