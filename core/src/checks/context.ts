@@ -4,11 +4,16 @@ import { nets } from '../graph/nets';
 import type { SignalGraph } from '../graph/signalGraph';
 import type { Ladder } from '../levels/ladder';
 import { ladder } from '../levels/ladder';
+import type { CordId, ThreadId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { Realisation } from '../routing/realise';
 import { realise } from '../routing/realise';
+import type { Problem } from '../session/problem';
+import { indexRig } from '../session/rigIndex';
+import { cordBreaks } from '../session/sceneProblems';
 import type { Scene, Session } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
+import { threadBreaks } from '../session/threadProblems';
 
 /** A thread of the scene, how it runs, and its levels on the way. */
 export interface PlannedThread extends Realisation {
@@ -23,6 +28,22 @@ export interface CheckContext {
   readonly graph: SignalGraph;
   readonly threads: readonly PlannedThread[];
   readonly nets: readonly Net[];
+  /** What threads and cords of the scene ask of the rig that is not there, by their ids: ids of the rig. */
+  readonly gone: ReadonlyMap<ThreadId | CordId, readonly string[]>;
+}
+
+const idsIn = (problems: readonly Problem[]): readonly string[] =>
+  problems.flatMap((problem) => ('id' in problem ? [problem.id] : []));
+
+function goneFrom(rig: Rig, session: Session, scene: Scene): CheckContext['gone'] {
+  const index = indexRig(rig);
+  const gone = new Map<ThreadId | CordId, readonly string[]>();
+  const note = (id: ThreadId | CordId, problems: readonly Problem[]): void => {
+    if (problems.length > 0) gone.set(id, idsIn(problems));
+  };
+  for (const thread of threadsIn(session, scene)) note(thread.id, threadBreaks(thread, [], index));
+  for (const cord of scene.cords) note(cord.id, cordBreaks(cord, [], index));
+  return gone;
 }
 
 export function checkContext(rig: Rig, session: Session, scene: Scene): CheckContext {
@@ -31,5 +52,5 @@ export function checkContext(rig: Rig, session: Session, scene: Scene): CheckCon
     const realisation = realise(graph, thread);
     return { ...realisation, ladder: ladder(graph, realisation.start, realisation.path, thread) };
   });
-  return { rig, session, scene, graph, threads, nets: nets(graph) };
+  return { rig, session, scene, graph, threads, nets: nets(graph), gone: goneFrom(rig, session, scene) };
 }

@@ -17,6 +17,7 @@ export type Finding = FindingDetail & { readonly at: readonly EntityRef[] };
 export const RULE_IDS = [
   'phantom-on-jack-bay',
   'phantom-into-ribbon',
+  'gone-from-rig',
   'thread-incomplete',
   'unit-used-twice',
   'normal-broken',

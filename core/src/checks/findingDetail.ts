@@ -17,6 +17,11 @@ export type FindingDetail =
       readonly figures: { readonly what: 'ribbon' | 'unbalanced' | 'line-output'; readonly at: LaneId };
     }
   | {
+      readonly rule: 'gone-from-rig';
+      /** Lanes, stations and cord stocks that are asked for, and knobs by title and channel. */
+      readonly figures: { readonly gone: readonly string[]; readonly knobs: readonly string[] };
+    }
+  | {
       readonly rule: 'thread-incomplete';
       readonly figures: {
         readonly stopsAt: LaneId;

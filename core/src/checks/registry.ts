@@ -1,4 +1,5 @@
 import type { Rule } from './rule';
+import { goneFromRig } from './rules/goneFromRig';
 import { levelClass } from './rules/levelClass';
 import { normalBroken } from './rules/normalBroken';
 import { overMaxInput } from './rules/overMaxInput';
@@ -11,6 +12,7 @@ import { unitUsedTwice } from './rules/unitUsedTwice';
 export const RULES: readonly Rule[] = [
   phantomOnJackBay,
   phantomIntoRibbon,
+  goneFromRig,
   threadIncomplete,
   unitUsedTwice,
   normalBroken,

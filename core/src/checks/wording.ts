@@ -19,6 +19,16 @@ function named(finding: Finding, kind: 'thread' | 'station', naming: Naming): st
   return names.join(' and ');
 }
 
+/**
+ * What an id was made of, as words: of gear that is gone the id is all that is left of its name.
+ * "opto-compressor/channel-a" becomes “opto compressor, channel a”.
+ */
+function nameFromId(id: string): string {
+  const [device = id, port, lane] = id.split('/').map((part) => part.replace(/-/g, ' '));
+  const where = [port, lane === '1' ? undefined : lane].filter((part) => part !== undefined).join(' ');
+  return where === '' ? `“${device}”` : `“${device}, ${where}”`;
+}
+
 const HARM: Record<Detail<'phantom-into-ribbon'>['what'], string> = {
   ribbon: 'a ribbon microphone',
   unbalanced: 'an unbalanced output',
@@ -61,6 +71,22 @@ const SPEAK: Speak = {
     wrong: `48 V from ${named(finding, 'station', naming)} reaches ${HARM[what]}, ${naming.lane(at)}.`,
     remedy: `Switch 48 V off at ${named(finding, 'station', naming)} and wait half a minute before you connect it.`,
   }),
+  'gone-from-rig': ({ gone, knobs }, naming, finding) => {
+    const [what] = finding.at;
+    const who = what === undefined ? 'Something' : naming[what.kind](what.id);
+    if (knobs.length > 0)
+      return {
+        wrong: `This scene sets knobs of ${who} that it does not have, or not so: ${knobs.join(', ')}. They stand where they stood at first.`,
+        remedy: 'Set them again as the unit has them now.',
+      };
+    const units = [...new Set(gone.map(nameFromId))].join(', ');
+    const subject = what?.kind === 'cord' ? 'A cord' : who;
+    return {
+      wrong: `${subject} is planned on what the rig does not have: ${units}.`,
+      remedy:
+        'Choose something else, or route again; if the gear was taken out by mistake, undo that on the History page.',
+    };
+  },
   'thread-incomplete': (figures, naming, finding) => ({
     wrong: `${named(finding, 'thread', naming)} stops at ${naming.lane(figures.stopsAt)} and does not reach ${
       figures.station === undefined ? `a ${ROLE_WORDS[figures.role]}` : naming.station(figures.station)

@@ -1,5 +1,7 @@
 import * as z from 'zod';
 import { integrityProblems } from '../session/integrity';
+import type { Problem } from '../session/problem';
+import { newBreaks, rigBreaks } from '../session/rigBreaks';
 import type { Studio } from '../session/studioSchema';
 import type { EditJson } from './editKind';
 import { editKindNamed, EDIT_KINDS } from './registry';
@@ -33,6 +35,18 @@ function applyOne(studio: Studio, edit: EditJson): Applied<Studio> {
   return kind.apply(studio, edit);
 }
 
+const RIG_EDIT = /^(room|device|hardwire|stock)\./;
+
+/**
+ * Places in sessions that a change would point at things the rig does not have. Taking gear out of the
+ * rig leaves such places behind, and the checks name them; only a change to sessions may not make any.
+ */
+function brokenBy(before: Studio, after: Studio, edits: readonly EditJson[]): readonly Problem[] {
+  if (edits.some(({ type }) => RIG_EDIT.test(type)) || before.sessions === after.sessions) return [];
+  const breaks = rigBreaks(after);
+  return breaks.length === 0 ? [] : newBreaks(rigBreaks(before), breaks);
+}
+
 /** Applies all edits of a change, or none. The result holds together, or the change is refused. */
 export function applyChange(studio: Studio, edits: readonly EditJson[]): Applied<Studio> {
   let next = studio;
@@ -43,6 +57,17 @@ export function applyChange(studio: Studio, edits: readonly EditJson[]): Applied
   }
   const problems = integrityProblems(next);
   return problems.length > 0 ? refused({ code: 'would-break', problems }) : applied(next);
+}
+
+/**
+ * Applies a change somebody makes now. It may not point sessions at things the rig does not have; taking
+ * back an old one may, since the rig can have lost them meanwhile.
+ */
+export function applyNewChange(studio: Studio, edits: readonly EditJson[]): Applied<Studio> {
+  const result = applyChange(studio, edits);
+  if (!result.ok) return result;
+  const problems = brokenBy(studio, result.value, edits);
+  return problems.length > 0 ? refused({ code: 'would-break', problems }) : result;
 }
 
 /** The edits that undo a change that could be applied to `before`. */

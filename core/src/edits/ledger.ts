@@ -1,6 +1,6 @@
 import type { Studio } from '../session/studioSchema';
 import type { Change } from './change';
-import { applyChange, invertChange } from './change';
+import { applyChange, applyNewChange, invertChange } from './change';
 import type { EditJson } from './editKind';
 import type { Refusal } from './refusal';
 
@@ -33,7 +33,8 @@ export interface Making {
 
 /** Applies a change to the latest studio and writes its history line. Pure; storing is the server's. */
 export function accept(studio: Studio, revision: number, change: Change, making: Making): Acceptance {
-  const result = applyChange(studio, change.edits);
+  const takesBack = making.undoes !== undefined || making.redoes !== undefined;
+  const result = takesBack ? applyChange(studio, change.edits) : applyNewChange(studio, change.edits);
   if (!result.ok) return result;
   const inverse = invertChange(studio, change.edits);
   return {

@@ -1,6 +1,6 @@
 import type { Studio } from '../session/studioSchema';
 import type { Change } from './change';
-import { applyChange } from './change';
+import { applyChange, applyNewChange } from './change';
 import type { EditJson } from './editKind';
 import type { Refusal } from './refusal';
 
@@ -40,7 +40,7 @@ export type Proposal =
 
 /** Makes a change locally; it stays pending until the server confirms or refuses it. */
 export function propose(replica: Replica, change: Change): Proposal {
-  const result = applyChange(replica.studio, change.edits);
+  const result = applyNewChange(replica.studio, change.edits);
   if (!result.ok) return result;
   return { ok: true, replica: { ...replica, pending: [...replica.pending, change], studio: result.value } };
 }

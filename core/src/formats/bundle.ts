@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { integrityProblems } from '../session/integrity';
 import type { Problem } from '../session/problem';
+import { rigBreaks } from '../session/rigBreaks';
 import type { Studio } from '../session/studioSchema';
 import { studioSchema } from '../session/studioSchema';
 import { canonicalStudio } from './canonicalStudio';
@@ -13,7 +14,12 @@ export const BUNDLE_FORMAT = 'faithful-thread/1';
 export const bundleSchema = z.strictObject({ format: z.literal(BUNDLE_FORMAT), studio: studioSchema });
 
 export type BundleReading =
-  | { readonly ok: true; readonly studio: Studio }
+  | {
+      readonly ok: true;
+      readonly studio: Studio;
+      /** What its sessions ask of a rig that does not have it; the checks say so again, scene by scene. */
+      readonly breaks: readonly Problem[];
+    }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
 function formatProblem(value: unknown): Problem | undefined {
@@ -36,14 +42,18 @@ export function readBundle(text: string): BundleReading {
   if (format !== undefined) return { ok: false, problems: [format] };
   const parsed = bundleSchema.safeParse(json.value);
   if (!parsed.success) return { ok: false, problems: shapeProblems(parsed.error.issues) };
-  const problems = integrityProblems(parsed.data.studio).map((problem): Problem => ({
-    ...problem,
-    path: ['studio', ...problem.path],
-    ...('firstAt' in problem && { firstAt: ['studio', ...problem.firstAt] }),
-  }));
+  const { studio } = parsed.data;
+  const problems = integrityProblems(studio).map(inFile);
   if (problems.length > 0) return { ok: false, problems };
-  return { ok: true, studio: canonicalStudio(parsed.data.studio) };
+  return { ok: true, studio: canonicalStudio(studio), breaks: rigBreaks(studio).map(inFile) };
 }
+
+/** A problem of the studio at its place in the file. */
+const inFile = (problem: Problem): Problem => ({
+  ...problem,
+  path: ['studio', ...problem.path],
+  ...('firstAt' in problem && { firstAt: ['studio', ...problem.firstAt] }),
+});
 
 /** Writes a studio as a bundle: two-space JSON in canonical order, ending in a line feed. */
 export function writeBundle(studio: Studio): string {

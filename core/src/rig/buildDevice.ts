@@ -2,7 +2,7 @@ import { deviceTypeNamed } from './catalogue/catalogue';
 import type { DeviceModel } from './deviceModel';
 import type { Device } from './rigSchema';
 import type { ReadSetting, SettingKey, SettingSpec, SettingValue } from './settings';
-import { initialOf, settingKeyOf } from './settings';
+import { initialOf, settingKeyOf, settingMisfit } from './settings';
 
 export type Settings = Readonly<Record<SettingKey, SettingValue>>;
 
@@ -27,7 +27,10 @@ function reader(device: Device, settings: Settings): ReadSetting {
   return (name, channel) => {
     const set = settings[settingKeyOf(device.id, name, channel)];
     const spec = specs.get(name);
-    return set ?? (spec === undefined ? 0 : initialOf(spec, channel));
+    if (spec === undefined) return 0;
+    // A scene may remember a position the knob has lost since; it then stands where it stood at first.
+    const fits = set !== undefined && settingMisfit(spec, channel, set) === undefined;
+    return fits ? set : initialOf(spec, channel);
   };
 }
 

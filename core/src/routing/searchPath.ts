@@ -185,5 +185,10 @@ class Search {
  * state because copper takes anything while the input at its far end does not. Deterministic for
  * equal input: equal costs are settled in state order.
  */
-export const searchPath = (space: SearchSpace, start: number, waypoints: readonly Waypoint[]): SearchResult =>
-  new Search(space, waypoints).run(start);
+export function searchPath(space: SearchSpace, start: number, waypoints: readonly Waypoint[]): SearchResult {
+  const [missing] = waypoints;
+  // The rig may have lost the source; from nowhere nothing is reached.
+  if (start < 0 && missing !== undefined)
+    return { found: false, hops: [], stopsAt: start, lastPassed: start, missing };
+  return new Search(space, waypoints).run(start);
+}

@@ -13,6 +13,13 @@ export type Problem =
   | { readonly code: 'wrong-format'; readonly path: Path; readonly found: string; readonly expected: string }
   | { readonly code: 'wrong-shape'; readonly path: Path; readonly detail: string }
   | { readonly code: 'duplicate-id'; readonly path: Path; readonly id: string; readonly firstAt: Path }
+  | {
+      readonly code: 'same-name';
+      readonly path: Path;
+      readonly kind: 'device' | 'room';
+      readonly name: string;
+      readonly firstAt: Path;
+    }
   | { readonly code: 'dangling'; readonly path: Path; readonly kind: ReferenceKind; readonly id: string }
   | {
       readonly code: 'wrong-direction';

@@ -18,6 +18,8 @@ const WORDING: Wording = {
   'wrong-shape': (p) => `${p.detail}.`,
   'duplicate-id': (p) =>
     `The id “${p.id}” stands twice; the first is at ${pathText(p.firstAt)}. Give one of them another id.`,
+  'same-name': (p) =>
+    `There is a ${p.kind} called “${p.name}” already. Give this one a name of its own, such as “${p.name} 2”.`,
   dangling: (p) => `There is no ${p.kind} “${p.id}”. Add it, or point to one that exists.`,
   'wrong-direction': (p) =>
     p.needs === 'out'

@@ -11,6 +11,25 @@ function hardwireProblems(wire: Hardwire, path: Path, index: RigIndex): readonly
   ];
 }
 
+/** A problem for everything that is called what an earlier thing of its kind is called, whatever the case. */
+function sameNames(
+  items: readonly { readonly name: string }[],
+  kind: 'device' | 'room',
+  path: Path,
+): readonly Problem[] {
+  const first = new Map<string, number>();
+  return items.flatMap(({ name }, i): Problem[] => {
+    const plain = name.toLowerCase();
+    const earlier = first.get(plain);
+    if (earlier !== undefined)
+      return [
+        { code: 'same-name', path: [...path, i, 'name'], kind, name, firstAt: [...path, earlier, 'name'] },
+      ];
+    first.set(plain, i);
+    return [];
+  });
+}
+
 /** What does not hold inside a rig. */
 export function rigProblems(rig: Rig, index: RigIndex): readonly Problem[] {
   const rooms = new Set(rig.rooms.map((room) => room.id));
@@ -24,6 +43,8 @@ export function rigProblems(rig: Rig, index: RigIndex): readonly Problem[] {
     ...duplicateIds(rig.devices, ['rig', 'devices']),
     ...duplicateIds(rig.hardwires, ['rig', 'hardwires']),
     ...duplicateIds(rig.cords, ['rig', 'cords']),
+    ...sameNames(rig.rooms, 'room', ['rig', 'rooms']),
+    ...sameNames(rig.devices, 'device', ['rig', 'devices']),
     ...homeless,
     ...rig.hardwires.flatMap((wire, i) => hardwireProblems(wire, ['rig', 'hardwires', i], index)),
   ];

@@ -8,20 +8,20 @@ import type { Path, Problem } from './problem';
 import type { RigIndex } from './rigIndex';
 import type { Cord, Scene } from './sessionSchema';
 
-function cordProblems(
-  cord: Cord,
-  path: Path,
-  index: RigIndex,
-  threads: ReadonlySet<ThreadId>,
-): readonly Problem[] {
+function threadOfCord(cord: Cord, path: Path, threads: ReadonlySet<ThreadId>): readonly Problem[] {
+  return cord.thread === undefined || threads.has(cord.thread)
+    ? []
+    : [{ code: 'dangling', path: [...path, 'thread'], kind: 'thread', id: cord.thread }];
+}
+
+/** What a cord asks of the rig that the rig does not have: its two jacks and its stock. */
+export function cordBreaks(cord: Cord, path: Path, index: RigIndex): readonly Problem[] {
   const problems = [
     ...endProblems(cord.from, 'out', 'cord', [...path, 'from'], index),
     ...endProblems(cord.to, 'in', 'cord', [...path, 'to'], index),
   ];
   if (index.stock(cord.stock) === undefined)
     problems.push({ code: 'dangling', path: [...path, 'stock'], kind: 'cord stock', id: cord.stock });
-  if (cord.thread !== undefined && !threads.has(cord.thread))
-    problems.push({ code: 'dangling', path: [...path, 'thread'], kind: 'thread', id: cord.thread });
   return problems;
 }
 
@@ -52,20 +52,18 @@ function settingProblem(
   return why === undefined ? undefined : { code: 'setting-misfit', path, id: key, why };
 }
 
-/** What does not hold inside a scene, or between it and the rig. */
-export function sceneProblems(
-  scene: Scene,
-  path: Path,
-  index: RigIndex,
-  threads: ReadonlySet<ThreadId>,
-): readonly Problem[] {
+/** Knobs a scene turns that the rig does not have, or cannot turn so. */
+export const settingBreaks = (scene: Scene, path: Path, index: RigIndex): readonly Problem[] =>
+  (Object.entries(scene.settings) as [SettingKey, SettingValue][]).flatMap(
+    ([key, value]) => settingProblem(key, value, [...path, 'settings', key], index) ?? [],
+  );
+
+/** What does not hold inside a scene. */
+export function sceneProblems(scene: Scene, path: Path, threads: ReadonlySet<ThreadId>): readonly Problem[] {
   const cordsPath = [...path, 'cords'];
   return [
     ...duplicateIds(scene.cords, cordsPath),
-    ...scene.cords.flatMap((cord, i) => cordProblems(cord, [...cordsPath, i], index, threads)),
+    ...scene.cords.flatMap((cord, i) => threadOfCord(cord, [...cordsPath, i], threads)),
     ...jacksTakenTwice(scene.cords, cordsPath),
-    ...(Object.entries(scene.settings) as [SettingKey, SettingValue][]).flatMap(
-      ([key, value]) => settingProblem(key, value, [...path, 'settings', key], index) ?? [],
-    ),
   ];
 }

@@ -22,21 +22,26 @@ function sourceProblem(thread: Thread, path: Path, index: RigIndex): readonly Pr
     : [{ code: 'wrong-direction', path, id: thread.from, needs: 'out' }];
 }
 
-/** What does not hold between the threads of a session, its scenes and the rig. */
-export function threadProblems(session: Session, path: Path, index: RigIndex): readonly Problem[] {
+/** Scenes a thread names that the session does not have. */
+export function threadProblems(session: Session, path: Path): readonly Problem[] {
   const scenes = new Set(session.scenes.map((scene) => scene.id));
-  return session.threads.flatMap((thread, i): Problem[] => {
-    const here = [...path, 'threads', i];
-    return [
-      ...sourceProblem(thread, [...here, 'from'], index),
-      ...thread.inserts.flatMap((id, k) => stationProblem(id, 'processor', [...here, 'inserts', k], index)),
-      ...STATION_ROLES.flatMap((role) => {
-        const id = thread.pins[role];
-        return id === undefined ? [] : stationProblem(id, role, [...here, 'pins', role], index);
-      }),
-      ...thread.scenes.flatMap((id, k): Problem[] =>
-        scenes.has(id) ? [] : [{ code: 'dangling', path: [...here, 'scenes', k], kind: 'scene', id }],
-      ),
-    ];
-  });
+  return session.threads.flatMap((thread, i) =>
+    thread.scenes.flatMap((id, k): Problem[] =>
+      scenes.has(id)
+        ? []
+        : [{ code: 'dangling', path: [...path, 'threads', i, 'scenes', k], kind: 'scene', id }],
+    ),
+  );
+}
+
+/** What a thread asks of the rig that the rig does not have: its source, inserts and pins. */
+export function threadBreaks(thread: Thread, here: Path, index: RigIndex): readonly Problem[] {
+  return [
+    ...sourceProblem(thread, [...here, 'from'], index),
+    ...thread.inserts.flatMap((id, k) => stationProblem(id, 'processor', [...here, 'inserts', k], index)),
+    ...STATION_ROLES.flatMap((role) => {
+      const id = thread.pins[role];
+      return id === undefined ? [] : stationProblem(id, role, [...here, 'pins', role], index);
+    }),
+  ];
 }

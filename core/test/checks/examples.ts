@@ -101,6 +101,14 @@ export const EXAMPLES: Record<RuleId, Example> = {
     nearMiss: phantomMic('condenser'),
     at: ['thread:thread-1', 'station:preamp/channel-1', 'lane:mic/out/1'],
   },
+  'gone-from-rig': {
+    trips: {
+      ...WORKED_LADDER,
+      threads: [{ ...WORKED_LADDER.threads![0]!, inserts: ['opto-b/channel-a'] }],
+    },
+    nearMiss: WORKED_LADDER,
+    at: ['thread:thread-1'],
+  },
   'thread-incomplete': {
     trips: { ...patched('tt', undefined), cords: [] },
     nearMiss: patched('tt', undefined),

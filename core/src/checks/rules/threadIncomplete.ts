@@ -20,7 +20,8 @@ function nearestWay(
 function run(context: CheckContext): readonly Finding[] {
   return context.threads.flatMap((planned): Finding[] => {
     const { thread, complete, stopsAt, missing } = planned;
-    if (complete || stopsAt === undefined || missing === undefined) return [];
+    // Where the rig has lost what the thread asks for, `gone-from-rig` says so.
+    if (complete || stopsAt === undefined || missing === undefined || context.gone.has(thread.id)) return [];
     const lane = (index: number): LaneId => context.graph.lanes[index]?.id ?? thread.from;
     return [
       {

@@ -11,7 +11,7 @@ import type { Plan } from '@ft/core/plan/plan';
 import { planOf } from '@ft/core/plan/plan';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 import { findScene } from '@ft/core/plan/scenePlace';
-import { removeDeviceEdits } from '@ft/core/plan/rigEdits';
+import { removeDevicesEdits } from '@ft/core/plan/rigEdits';
 import type { WireEnd, WireLine } from '@ft/core/plan/rigView';
 import { wireEnds, wireLines } from '@ft/core/plan/rigView';
 import type { Strip } from '@ft/core/plan/strip';
@@ -91,6 +91,6 @@ export function createPlanner(): PlannerApi {
     typeForms,
     wires: () => wireLines(there().context),
     wireEnds: (direction, text) => wireEnds(there().context, direction, text),
-    removeDevice: (device) => removeDeviceEdits(there().studio, device),
+    removeDevice: (device) => removeDevicesEdits(there().studio, [device]),
   };
 }
