@@ -1,5 +1,5 @@
-import Papa from 'papaparse';
 import type { PatchLine } from '../plan/patchList';
+import { writeCsv } from './csv/csvTable';
 
 const COLUMNS: readonly (readonly [string, (line: PatchLine) => string])[] = [
   ['Room', (line) => line.room],
@@ -12,12 +12,9 @@ const COLUMNS: readonly (readonly [string, (line: PatchLine) => string])[] = [
   ['Plugged', (line) => (line.plugged ? 'yes' : 'no')],
 ];
 
-/**
- * The patch list as CSV after RFC 4180: CRLF line ends, quotes doubled. A cell that a spreadsheet
- * would take for a formula (it starts with = + - @, a tab or a carriage return) gets an apostrophe.
- */
-export function patchListCsv(lines: readonly PatchLine[]): string {
-  const rows = lines.map((line) => COLUMNS.map(([, cell]) => cell(line)));
-  const fields = COLUMNS.map(([title]) => title);
-  return `${Papa.unparse({ fields, data: rows }, { newline: '\r\n', escapeFormulae: true })}\r\n`;
-}
+/** The patch list as CSV. */
+export const patchListCsv = (lines: readonly PatchLine[]): string =>
+  writeCsv(
+    COLUMNS.map(([title]) => title),
+    lines.map((line) => COLUMNS.map(([, cell]) => cell(line))),
+  );

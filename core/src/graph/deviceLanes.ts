@@ -1,5 +1,6 @@
 import type { DeviceModel, Port } from '../rig/deviceModel';
 import { laneIdOf } from '../rig/ids';
+import { laneLabelOf } from '../rig/laneLabel';
 import { isAnalogue } from '../rig/medium';
 import type { Device } from '../rig/rigSchema';
 import type { Lane } from './signalGraph';
@@ -21,11 +22,6 @@ function convertedMaxima(model: DeviceModel): ReadonlyMap<string, number> {
     else maxima.set(`${to.port}/${to.lane}`, FULL_SCALE_DBFS + gainDb);
   }
   return maxima;
-}
-
-function laneName(device: Device, port: Port, lane: number): string {
-  const numbered = port.lanes > 1 ? `${port.name} ${lane}` : port.name;
-  return `${device.name} ${port.laneNames?.[lane - 1] ?? numbered}`.trim();
 }
 
 function levelData(port: Port, maxDbu: number | undefined): Pick<Lane, 'input' | 'output' | 'microphone'> {
@@ -50,7 +46,7 @@ export function deviceLanes(device: Device, model: DeviceModel, base: number): r
       return {
         index: next++,
         id: laneIdOf(device.id, port.key, number),
-        name: laneName(device, port, number),
+        name: laneLabelOf(device.name, port, number),
         device: device.id,
         room: device.room,
         direction: port.direction,

@@ -60,10 +60,19 @@ const fieldsOf = ({ properties = {}, required = [] }: JsonObject): readonly Para
     ...(json.default !== undefined && { typical: json.default }),
   }));
 
-function formOf({ type, title, what, params }: DeviceType): TypeForm {
+function made({ type, title, what, params }: DeviceType): TypeForm {
   const schema = z.toJSONSchema(params, { io: 'input', unrepresentable: 'any' });
   return { type, title, what, fields: fieldsOf(schema as JsonObject) };
 }
 
-/** The forms of the whole catalogue, read off the parameter schemas. */
+const known = new WeakMap<DeviceType, TypeForm>();
+
+/** The form of one type, read off its parameter schema once. */
+export function formOf(type: DeviceType): TypeForm {
+  const form = known.get(type) ?? made(type);
+  known.set(type, form);
+  return form;
+}
+
+/** The forms of the whole catalogue. */
 export const typeForms = (): readonly TypeForm[] => CATALOGUE.map(formOf);
