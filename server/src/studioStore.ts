@@ -6,6 +6,7 @@ import type { Entry } from '@ft/core/edits/ledger';
 import { canonicalStudio } from '@ft/core/formats/canonicalStudio';
 import type { Session } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
+import { studioSchema } from '@ft/core/session/studioSchema';
 import { EntryRow, SessionRow, StudioRow } from './models';
 
 /** A studio with the revision it stands at. */
@@ -51,12 +52,13 @@ export class StudioStore {
     const row = await StudioRow.findByPk(id);
     if (row === null) return undefined;
     const sessions = await SessionRow.findAll({ where: { studioId: id }, order: ['id'] });
-    const studio = {
+    // Parsed, so that a document of an older version gets what has been added since.
+    const studio = studioSchema.parse({
       id: row.id,
       name: row.name,
-      rig: JSON.parse(row.rig) as Studio['rig'],
-      sessions: sessions.map((session) => JSON.parse(session.document) as Session),
-    } as Studio;
+      rig: JSON.parse(row.rig) as unknown,
+      sessions: sessions.map((session) => JSON.parse(session.document) as unknown),
+    });
     return { studio, revision: row.revision };
   }
 

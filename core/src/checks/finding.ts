@@ -1,4 +1,4 @@
-import type { CordId, DeviceId, LaneId, StationId, ThreadId } from '../rig/ids';
+import type { CordId, DeviceId, LaneId, StationId, ThreadId, TrackId } from '../rig/ids';
 import type { FindingDetail } from './findingDetail';
 
 export type Severity = 'error' | 'warning' | 'note';
@@ -9,7 +9,8 @@ export type EntityRef =
   | { readonly kind: 'lane'; readonly id: LaneId }
   | { readonly kind: 'station'; readonly id: StationId }
   | { readonly kind: 'device'; readonly id: DeviceId }
-  | { readonly kind: 'cord'; readonly id: CordId };
+  | { readonly kind: 'cord'; readonly id: CordId }
+  | { readonly kind: 'track'; readonly id: TrackId };
 
 /** What a rule reports: figures and ids, no text. */
 export type Finding = FindingDetail & { readonly at: readonly EntityRef[] };

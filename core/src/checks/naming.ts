@@ -11,6 +11,7 @@ export interface Naming {
   cord(id: string): string;
   device(id: string): string;
   stock(id: string): string;
+  track(id: string): string;
 }
 
 /** "3 Foley": number and source, and the performer where there is one. */
@@ -34,6 +35,7 @@ export function namingOf(rig: Rig, session: Session, graph: SignalGraph): Naming
       return thread === undefined ? id : threadName(thread);
     },
     device: (id) => rig.devices.find((candidate) => candidate.id === id)?.name ?? id,
+    track: (id) => session.tracks.find((candidate) => candidate.id === id)?.name ?? id,
     stock: (id) => rig.cords.find((candidate) => candidate.id === id)?.name ?? id,
   };
 }

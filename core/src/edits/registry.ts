@@ -25,6 +25,8 @@ export const EDIT_KINDS: readonly AnyKind[] = [
   ...onShelf(SHELVES.scene),
   ...onShelf(SHELVES.waiver),
   ...onShelf(SHELVES.cord),
+  ...onShelf(SHELVES.track),
+  ...onShelf(SHELVES.bus),
   settingSet,
 ];
 

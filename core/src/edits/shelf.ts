@@ -2,6 +2,7 @@ import type * as z from 'zod';
 import { sceneIdSchema, sessionIdSchema } from '../rig/ids';
 import { deviceSchema, hardwireSchema, roomSchema, stockSchema } from '../rig/rigSchema';
 import type { Rig } from '../rig/rigSchema';
+import { busSchema, trackSchema } from '../session/daw/trackSchema';
 import { cordSchema, sceneSchema, sessionSchema, threadSchema, waiverSchema } from '../session/sessionSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
@@ -65,7 +66,7 @@ function rigShelf<K extends keyof Rig>(
   };
 }
 
-function sessionShelf<K extends 'threads' | 'scenes' | 'waivers'>(
+function sessionShelf<K extends 'threads' | 'scenes' | 'waivers' | 'tracks' | 'buses'>(
   name: string,
   key: K,
   item: z.ZodType<Session[K][number]>,
@@ -107,4 +108,6 @@ export const SHELVES = {
   scene: sessionShelf('scene', 'scenes', sceneSchema),
   waiver: sessionShelf('waiver', 'waivers', waiverSchema),
   cord: cords,
+  track: sessionShelf('track', 'tracks', trackSchema),
+  bus: sessionShelf('bus', 'buses', busSchema),
 } as const;

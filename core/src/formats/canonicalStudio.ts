@@ -26,6 +26,8 @@ const canonicalSession = (session: Session): Session => ({
   threads: byId(session.threads),
   scenes: byId(session.scenes).map(canonicalScene),
   waivers: byId(session.waivers),
+  buses: byId(session.buses),
+  tracks: byId(session.tracks),
 });
 
 /**

@@ -3,6 +3,7 @@ import type { Rig } from '../rig/rigSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import { adjacency } from './adjacency';
 import { cordEdge, hardwireEdge } from './cableEdges';
+import { dawParts, hostOf } from './dawTracks';
 import type { DeviceParts } from './deviceParts';
 import { deviceParts, knobsByDevice } from './deviceParts';
 import { routeEdge } from './routeEdge';
@@ -33,6 +34,14 @@ function placeDevices(
     return built;
   });
   return { lanes, laneIndex, sampleRateHz, parts };
+}
+
+/** The lanes of the rig with those of the session's tracks after them. */
+function withLanes(lookup: LaneLookup, more: readonly Lane[]): LaneLookup {
+  if (more.length === 0) return lookup;
+  const laneIndex = new Map(lookup.laneIndex);
+  for (const { id, index } of more) laneIndex.set(id, index);
+  return { ...lookup, lanes: [...lookup.lanes, ...more], laneIndex };
 }
 
 /** The cord whose plug sits in each lane. */
@@ -98,15 +107,18 @@ function assemble(
  */
 export function compile(rig: Rig, session: Session, scene: Scene): SignalGraph {
   const { bufferSamples, sampleRateHz } = session;
-  const lookup = placeDevices(rig, scene, sampleRateHz);
+  const placed = placeDevices(rig, scene, sampleRateHz);
+  const daw = dawParts(hostOf(rig.devices, session), session, placed);
+  const lookup = withLanes(placed, daw.lanes);
   const plugAt = plugs(scene, lookup);
   const taken = takenLanes(rig, plugAt, lookup);
   const conditions = { isTaken: (lane: number) => taken.has(lane), bufferSamples, sampleRateHz };
   const edges: Edge[] = [];
-  for (const { routes } of lookup.parts)
+  for (const { routes } of placed.parts)
     for (const route of routes) edges.push(routeEdge(route, edges.length, conditions));
   for (const wire of rig.hardwires) edges.push(...hardwireEdge(wire, edges.length, lookup));
   for (const cord of scene.cords) edges.push(...cordEdge(cord, edges.length, lookup));
-  const stations = lookup.parts.flatMap((parts) => parts.stations);
+  for (const edge of daw.edges) edges.push({ ...edge, index: edges.length });
+  const stations = placed.parts.flatMap((parts) => parts.stations);
   return assemble(lookup, edges, stations, plugAt);
 }

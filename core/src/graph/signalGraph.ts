@@ -1,5 +1,5 @@
 import type { InputData, KnobRef, MicrophoneData, OutputData, StationRole } from '../rig/deviceModel';
-import type { CordId, DeviceId, HardwireId, LaneId, RoomId, StationId } from '../rig/ids';
+import type { CordId, DeviceId, HardwireId, LaneId, RoomId, StationId, TrackId } from '../rig/ids';
 import type { Connector } from '../rig/connector';
 import type { Medium } from '../rig/medium';
 import type { LinkKind } from '../units/linkLanes';
@@ -48,6 +48,8 @@ export interface Edge {
   readonly knobs?: readonly KnobRef[];
   readonly cord?: CordId;
   readonly hardwire?: HardwireId;
+  /** The DAW track it is a part of. Threads to DAW inputs end before it. */
+  readonly track?: TrackId;
 }
 
 /** A station with its lanes in the graph. */

@@ -7,7 +7,7 @@ import { ranked } from './nameMatch';
 export interface FoundPlace {
   readonly ref: EntityRef;
   readonly name: string;
-  readonly what: 'thread' | 'device' | 'station' | 'jack';
+  readonly what: 'thread' | 'track' | 'device' | 'station' | 'jack';
 }
 
 export const MOST_FOUND = 12;
@@ -15,7 +15,7 @@ export const MOST_FOUND = 12;
 /** Threads, devices, stations and jacks of the scene whose names answer what was typed, best first. */
 export function findPlaces(context: CheckContext, typed: string): readonly FoundPlace[] {
   if (typed.trim() === '') return [];
-  const { threads, rig, graph } = context;
+  const { threads, session, rig, graph } = context;
   const places: readonly FoundPlace[] = [
     ...threads.map(({ thread }): FoundPlace => {
       const track = thread.trackName === '' ? '' : ` · ${thread.trackName}`;
@@ -25,6 +25,11 @@ export function findPlaces(context: CheckContext, typed: string): readonly Found
         what: 'thread',
       };
     }),
+    ...session.tracks.map((track): FoundPlace => ({
+      ref: { kind: 'track', id: track.id },
+      name: track.name,
+      what: 'track',
+    })),
     ...rig.devices.map((device): FoundPlace => ({
       ref: { kind: 'device', id: device.id },
       name: device.name,

@@ -1,6 +1,7 @@
 import type { CheckContext, PlannedThread } from '../checks/context';
 import type { EntityRef } from '../checks/finding';
 import { threadName } from '../checks/naming';
+import { hostOf, trackLane } from '../graph/dawTracks';
 import type { Edge, EdgeKind } from '../graph/signalGraph';
 import { edgesFrom, edgesInto } from '../graph/walk';
 import type { Ladder, Rung } from '../levels/ladder';
@@ -120,14 +121,18 @@ function follow(context: CheckContext, from: number, direction: 'from' | 'to'): 
   }
 }
 
-/** The path through a lane that no thread uses: back to what feeds it, on to what it feeds. */
+/**
+ * The path through a lane that no thread uses: back to what feeds it, on to what it feeds. Where it
+ * begins at the microphone of a thread, as a DAW track does, that thread's source sounds in it.
+ */
 function looseStrip(context: CheckContext, lane: number): Strip {
   const back = [...follow(context, lane, 'to')].reverse();
   const path = [...back, ...follow(context, lane, 'from')];
   const start = path[0]?.from ?? lane;
-  const levels = ladder(context.graph, start, path, {});
-  // No source is meant to sound here, so that its figures are missing says nothing.
-  const gaps = levels.gaps.filter(({ lane: at }) => at !== start);
+  const source = context.threads.find((planned) => planned.start === start)?.thread;
+  const levels = ladder(context.graph, start, path, source ?? {});
+  // Where no source is meant to sound, that its figures are missing says nothing.
+  const gaps = levels.gaps.filter(({ lane: at }) => source !== undefined || at !== start);
   return stripFrom(context, context.graph.lanes[lane]?.name ?? '', { ...levels, gaps }, lane);
 }
 
@@ -145,6 +150,11 @@ function laneOf(context: CheckContext, ref: EntityRef): number | undefined {
     }
     case 'device':
       return graph.lanes.find((lane) => lane.device === ref.id)?.index;
+    case 'track': {
+      const host = hostOf(context.rig.devices, context.session);
+      const track = context.session.tracks.find((candidate) => candidate.id === ref.id);
+      return host && track && graph.laneIndex.get(trackLane(host, track));
+    }
     case 'thread':
       return undefined;
   }

@@ -14,6 +14,8 @@ export const sessionIdSchema = plainId.brand<'SessionId'>();
 export const sceneIdSchema = plainId.brand<'SceneId'>();
 export const threadIdSchema = plainId.brand<'ThreadId'>();
 export const cordIdSchema = plainId.brand<'CordId'>();
+export const trackIdSchema = plainId.brand<'TrackId'>();
+export const busIdSchema = plainId.brand<'BusId'>();
 
 /** `device/port/lane`, lanes counted from 1: "converter/line-in-a/3". */
 export const laneIdSchema = z
@@ -36,6 +38,8 @@ export type SessionId = z.infer<typeof sessionIdSchema>;
 export type SceneId = z.infer<typeof sceneIdSchema>;
 export type ThreadId = z.infer<typeof threadIdSchema>;
 export type CordId = z.infer<typeof cordIdSchema>;
+export type TrackId = z.infer<typeof trackIdSchema>;
+export type BusId = z.infer<typeof busIdSchema>;
 export type LaneId = z.infer<typeof laneIdSchema>;
 export type StationId = z.infer<typeof stationIdSchema>;
 

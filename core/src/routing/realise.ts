@@ -20,10 +20,13 @@ export interface Realisation {
   readonly missing?: Waypoint;
 }
 
-/** The patch as it stands: conducting edges cost one hop each, and nothing can be plugged. */
+/**
+ * The patch as it stands: conducting edges cost one hop each, and nothing can be plugged. An input thread
+ * ends at the DAW: it does not run on through a track and out again.
+ */
 const asPatched = (graph: SignalGraph, conducts: (edge: Edge) => boolean): SearchSpace => ({
   graph,
-  edgeCost: (edge) => (conducts(edge) ? 1 : Infinity),
+  edgeCost: (edge) => (edge.track === undefined && conducts(edge) ? 1 : Infinity),
   plugCost: () => Infinity,
   hubsFrom: () => [],
   hubs: [],

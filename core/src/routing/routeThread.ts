@@ -14,7 +14,7 @@ import { waypointsOf } from './waypoints';
 export type SpaceParts = Pick<Surroundings, 'graph' | 'occupancy' | 'stocks'>;
 
 function edgeCost(edge: Edge, occupancy: Occupancy, heldCost: number): number {
-  if (!edge.closed) return Infinity;
+  if (!edge.closed || edge.track !== undefined) return Infinity;
   const held = occupancy.threadAt.has(edge.to) ? heldCost : 0;
   return held + ROUTING_COST.hop + (edge.kind === 'tieLine' ? ROUTING_COST.tieLine : 0);
 }

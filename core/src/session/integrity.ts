@@ -1,3 +1,4 @@
+import { dawProblems } from './daw/dawProblems';
 import { duplicateIds } from './duplicateIds';
 import type { Problem } from './problem';
 import { indexRig } from './rigIndex';
@@ -15,6 +16,7 @@ function sessionProblems(session: Session, at: number): readonly Problem[] {
     ...duplicateIds(session.scenes, [...path, 'scenes']),
     ...duplicateIds(session.waivers, [...path, 'waivers']),
     ...threadProblems(session, path),
+    ...dawProblems(session, path),
     ...session.scenes.flatMap((scene, i) => sceneProblems(scene, [...path, 'scenes', i], threads)),
   ];
 }

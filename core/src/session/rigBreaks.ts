@@ -6,9 +6,15 @@ import type { Session } from './sessionSchema';
 import type { Studio } from './studioSchema';
 import { threadBreaks } from './threadProblems';
 
+function hostBreak({ host }: Session, path: Path, index: RigIndex): readonly Problem[] {
+  if (host === undefined || index.device(host)?.type === 'dawHost') return [];
+  return [{ code: 'dangling', path: [...path, 'host'], kind: 'DAW host', id: host }];
+}
+
 /** What one session asks of a rig that the rig does not have. */
 export function sessionBreaks(session: Session, path: Path, index: RigIndex): readonly Problem[] {
   return [
+    ...hostBreak(session, path, index),
     ...session.threads.flatMap((thread, i) => threadBreaks(thread, [...path, 'threads', i], index)),
     ...session.scenes.flatMap((scene, i) => {
       const here = [...path, 'scenes', i];

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { STATION_ROLES } from '../rig/deviceModel';
 import {
   cordIdSchema,
+  deviceIdSchema,
   laneIdSchema,
   sceneIdSchema,
   sessionIdSchema,
@@ -11,6 +12,9 @@ import {
 } from '../rig/ids';
 import { nameSchema } from '../rig/rigSchema';
 import { settingKeySchema } from '../rig/settings';
+import { PAN_LAWS_DB } from '../units/panLaw';
+import { FIRST_PROFILE, hostProfileSchema } from './daw/hostProfile';
+import { busSchema, trackSchema } from './daw/trackSchema';
 
 const text = z.string().max(200, 'at most 200 characters');
 
@@ -91,6 +95,12 @@ export const sessionSchema = z.strictObject({
   threads: z.array(threadSchema),
   scenes: z.array(sceneSchema).min(1, 'a session has at least one scene'),
   waivers: z.array(waiverSchema),
+  /** The DAW host that plays and records the tracks. */
+  host: deviceIdSchema.optional(),
+  hostProfile: hostProfileSchema.default(FIRST_PROFILE),
+  panLawDb: z.literal(PAN_LAWS_DB).default(-3),
+  buses: z.array(busSchema).default([]),
+  tracks: z.array(trackSchema).default([]),
 });
 
 export type Pins = z.infer<typeof pinsSchema>;

@@ -1,0 +1,161 @@
+import type { EditJson } from '../../edits/editKind';
+import { sameValue } from '../../edits/sameValue';
+import { idFromName } from '../../rig/ids';
+import type { TrackField } from '../../session/daw/trackCells';
+import { readTrackCell, TRACK_COLUMNS, trackCellText } from '../../session/daw/trackCells';
+import type { Bus, Track } from '../../session/daw/trackSchema';
+import { plainTrack } from '../../session/daw/trackTemplate';
+import type { Session } from '../../session/sessionSchema';
+import type { CsvColumn, CsvProblem, CsvRow } from './csvTable';
+import { readCsv, writeCsv } from './csvTable';
+import type { TableLine, TableReading } from './tableReading';
+
+const COLUMNS: readonly CsvColumn[] = [
+  { title: 'Name', also: ['Track'], required: true },
+  { title: 'Kind', also: ['Type'], required: false },
+  { title: 'Width', required: false },
+  { title: 'Input', required: false },
+  { title: 'Outputs', also: ['Output'], required: false },
+  { title: 'Inserts', required: false },
+  { title: 'Sends', required: false },
+  { title: 'Fader', required: false },
+  { title: 'Pan', required: false },
+  { title: 'VCA', required: false },
+  { title: 'No', also: ['Number'], required: false },
+];
+
+/** Width comes first: it decides what the other cells mean. */
+const FIELDS: readonly TrackField[] = [
+  'kind',
+  'width',
+  'number',
+  'input',
+  'outputs',
+  'inserts',
+  'sends',
+  'faderDb',
+  'pan',
+  'vca',
+];
+const titleOf = (field: TrackField): string =>
+  TRACK_COLUMNS.find((column) => column.field === field)?.title ?? field;
+
+/** Buses a table names that the session does not have: made as wide as the first track that uses them. */
+function newBuses(rows: readonly CsvRow[], session: Session): readonly Bus[] {
+  const known = new Set(session.buses.map(({ name }) => name.toLowerCase()));
+  const taken = new Set<string>(session.buses.map(({ id }) => id));
+  const made: Bus[] = [];
+  for (const row of rows)
+    for (const part of `${row.cell('Input')};${row.cell('Outputs').replace(/\+/g, ';')}`.split(';')) {
+      const name = /^\s*bus\s+(.+?)\s*$/i.exec(part)?.[1];
+      if (name === undefined || known.has(name.toLowerCase())) continue;
+      known.add(name.toLowerCase());
+      const id = idFromName(name, taken, 'bus') as Bus['id'];
+      taken.add(id);
+      const width =
+        Number(
+          row
+            .cell('Width')
+            .replace(/^mono$/i, '1')
+            .replace(/^stereo$/i, '2'),
+        ) || 1;
+      made.push({ id, name, width });
+    }
+  return made;
+}
+
+interface Known {
+  readonly session: Session;
+  readonly tracks: readonly Track[];
+}
+
+function readTrack(row: CsvRow, { session, tracks }: Known): Track | readonly CsvProblem[] {
+  const name = row.cell('Name');
+  if (name === '') return [{ line: row.line, column: row.columnOf('Name'), sentence: 'A track has a name.' }];
+  const taken = new Set<string>([...session.tracks, ...tracks].map(({ id }) => id));
+  const number = Math.max(0, ...[...session.tracks, ...tracks].map((track) => track.number)) + 1;
+  const existing = session.tracks.find((track) => track.name.toLowerCase() === name.toLowerCase());
+  let track =
+    existing ??
+    plainTrack({
+      id: idFromName(name, taken, 'track') as Track['id'],
+      number,
+      name,
+      kind: 'audio',
+      width: 1,
+    });
+  const problems: CsvProblem[] = [];
+  for (const field of FIELDS) {
+    const typed = row.cell(titleOf(field));
+    if (typed === '') continue;
+    const read = readTrackCell(field, typed, track, { ...session, tracks: [...session.tracks, ...tracks] });
+    if (read.ok) track = { ...track, [field]: read.value };
+    else problems.push({ line: row.line, column: row.columnOf(titleOf(field)), sentence: read.sentence });
+  }
+  return problems.length > 0 ? problems : track;
+}
+
+const isTrack = (it: Track | readonly CsvProblem[]): it is Track => 'id' in it;
+
+function trackEdits(session: Session, track: Track): readonly EditJson[] {
+  const before = session.tracks.find(({ id }) => id === track.id);
+  if (before === undefined) return [{ type: 'track.add', session: session.id, item: track }];
+  return (Object.keys(track) as (keyof Track)[])
+    .filter((field) => !sameValue(track[field], before[field]))
+    .map((field) => ({
+      type: 'track.set',
+      session: session.id,
+      id: track.id,
+      field,
+      value: track[field] ?? null,
+      was: before[field] ?? null,
+    }));
+}
+
+/** Reads a track list. Tracks of a known name are changed, new ones added, buses it names made. */
+export function readTracksCsv(text: string, session: Session): TableReading {
+  const table = readCsv(text, COLUMNS);
+  if (!table.ok) return { ok: false, problems: [table.problem] };
+  const buses = newBuses(table.rows, session);
+  const withBuses: Session = { ...session, buses: [...session.buses, ...buses] };
+  const tracks: Track[] = [];
+  const problems: CsvProblem[] = [];
+  const lines: TableLine[] = [];
+  const edits: EditJson[] = buses.map((item) => ({ type: 'bus.add', session: session.id, item }));
+  for (const row of table.rows) {
+    const read = readTrack(row, { session: withBuses, tracks });
+    if (!isTrack(read)) {
+      problems.push(...read);
+      continue;
+    }
+    const twice = tracks.find((track) => track.name.toLowerCase() === read.name.toLowerCase());
+    if (twice !== undefined)
+      problems.push({
+        line: row.line,
+        column: row.columnOf('Name'),
+        sentence: `A track “${read.name}” stands above already. Give one of them another name.`,
+      });
+    tracks.push(read);
+    const made = trackEdits(session, read);
+    edits.push(...made);
+    const isNew = made.some(({ type }) => type === 'track.add');
+    lines.push({
+      line: row.line,
+      change: isNew ? 'new' : made.length > 0 ? 'changed' : 'there',
+      text: read.name,
+    });
+  }
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, lines, edits };
+}
+
+const fieldOf = (title: string): TrackField =>
+  TRACK_COLUMNS.find((column) => column.title === title)?.field ?? 'name';
+
+/** The tracks of a session in the order of their numbers. */
+export const tracksCsv = (session: Session): string =>
+  writeCsv(
+    COLUMNS.map(({ title }) => title),
+    [...session.tracks]
+      .sort((a, b) => a.number - b.number)
+      .map((track) => COLUMNS.map(({ title }) => trackCellText(fieldOf(title), track, session))),
+  );

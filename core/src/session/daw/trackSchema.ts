@@ -1,0 +1,93 @@
+import * as z from 'zod';
+import { busIdSchema, trackIdSchema } from '../../rig/ids';
+import { nameSchema } from '../../rig/rigSchema';
+
+const hostNumber = z
+  .number()
+  .int('a whole number')
+  .min(1, 'host inputs and outputs are counted from 1')
+  .max(1024, 'at most 1024');
+const levelDb = z.number().min(-144, 'from -144 dB to +24 dB').max(24, 'from -144 dB to +24 dB');
+const panPosition = z
+  .number()
+  .min(-100, 'from -100 (left) to 100 (right)')
+  .max(100, 'from -100 (left) to 100 (right)');
+const delaySamples = z.number().min(0, 'a delay is zero or more samples').max(1_000_000);
+
+export const TRACK_KINDS = ['audio', 'aux', 'group', 'vca', 'instrument', 'print'] as const;
+export type TrackKind = (typeof TRACK_KINDS)[number];
+
+/** Slots of a track. */
+export const MOST_SLOTS = 10;
+export const MOST_SENDS = 10;
+
+/** A place a signal can be sent to: a bus, or host outputs from a number on. */
+export const destinationSchema = z.discriminatedUnion('to', [
+  z.strictObject({ to: z.literal('host'), first: hostNumber }),
+  z.strictObject({ to: z.literal('bus'), bus: busIdSchema }),
+]);
+export type Destination = z.infer<typeof destinationSchema>;
+
+export const trackInputSchema = z.discriminatedUnion('from', [
+  z.strictObject({ from: z.literal('none') }),
+  z.strictObject({ from: z.literal('host'), first: hostNumber }),
+  z.strictObject({ from: z.literal('bus'), bus: busIdSchema }),
+]);
+
+/** What stands in an insert slot. */
+export const slotSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('plugin'),
+    name: nameSchema,
+    delaySamples,
+    /** The bus its key (side-chain) input listens to. */
+    key: busIdSchema.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal('hardware'),
+    send: hostNumber,
+    return: hostNumber,
+    sendTrimDb: levelDb,
+    returnTrimDb: levelDb,
+    /** Round trip as measured or typed in; left out while nobody knows it. */
+    delaySamples: delaySamples.optional(),
+  }),
+]);
+export type Slot = z.infer<typeof slotSchema>;
+
+export const sendSchema = z.strictObject({
+  destination: destinationSchema,
+  preFader: z.boolean(),
+  levelDb,
+  pan: panPosition,
+});
+export type Send = z.infer<typeof sendSchema>;
+
+/** A track as its host sees it. A VCA carries no sound: it moves the faders of the tracks that follow it. */
+export const trackSchema = z.strictObject({
+  id: trackIdSchema,
+  number: z.number().int('a whole number').min(1, 'numbers start at 1').max(9999),
+  name: nameSchema,
+  kind: z.enum(TRACK_KINDS),
+  width: z.number().int('a whole number of lanes').min(1, 'at least 1').max(16, 'at most 16'),
+  input: trackInputSchema,
+  /** Slots 1 to 10 in order; null is an empty one. */
+  inserts: z.array(slotSchema.nullable()).max(MOST_SLOTS, 'a track has ten slots'),
+  faderDb: levelDb,
+  muted: z.boolean(),
+  pan: panPosition,
+  sends: z.array(sendSchema).max(MOST_SENDS, 'a track has ten sends'),
+  outputs: z.array(destinationSchema).max(16, 'at most 16 outputs at once'),
+  recordArm: z.boolean(),
+  inputMonitor: z.boolean(),
+  /** The VCA it follows. */
+  vca: trackIdSchema.optional(),
+});
+export type Track = z.infer<typeof trackSchema>;
+
+export const busSchema = z.strictObject({
+  id: busIdSchema,
+  name: nameSchema,
+  width: z.number().int().min(1).max(16),
+});
+export type Bus = z.infer<typeof busSchema>;
