@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import { historySchema, studioAtSchema, studioListSchema, undoStateSchema } from '@ft/contract/api';
 import { writeBundle } from '@ft/core/formats/bundle';
 import type { Program } from './helpers';

@@ -1,6 +1,6 @@
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import {
   checkOutputSchema,
   levelsOutputSchema,

@@ -1,7 +1,7 @@
 import { rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import type { Sequelize } from 'sequelize';
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import type { Entry } from '@ft/core/edits/ledger';
 import { accept } from '@ft/core/edits/ledger';
 import { writeBundle } from '@ft/core/formats/bundle';

@@ -1,4 +1,4 @@
-import { SALTGLASS_PLACE } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE } from '../../core/test/fixtures/thin/saltglass';
 import { draftFeature } from '../src/app/state/draft.feature';
 import { keptPending } from '../src/app/state/pending-store';
 import { StudioActions } from '../src/app/state/studio.actions';

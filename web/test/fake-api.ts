@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import type { Observable } from 'rxjs';
 import { defer, of, throwError } from 'rxjs';
 import { HttpErrorResponse } from '@angular/common/http';

@@ -2,7 +2,7 @@ import type { Type } from '@angular/core';
 import type { ComponentFixture } from '@angular/core/testing';
 import { TestBed } from '@angular/core/testing';
 import { Store } from '@ngrx/store';
-import { SALTGLASS_PLACE } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE } from '../../core/test/fixtures/thin/saltglass';
 import { appConfig } from '../src/app/app.config';
 import { Api } from '../src/app/state/api.service';
 import { planFeature } from '../src/app/state/plan.feature';

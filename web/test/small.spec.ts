@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import { planOf } from '@ft/core/plan/plan';
 import { paramTitle } from '../src/app/rig/param-title';
 import { shortcutOf } from '../src/app/shell/shortcuts';

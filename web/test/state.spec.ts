@@ -1,4 +1,4 @@
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import type { Action } from '@ngrx/store';
 import type { EntryMessage } from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';

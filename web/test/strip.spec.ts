@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import { checkContext } from '@ft/core/checks/context';
 import type { EntityRef } from '@ft/core/checks/finding';
 import type { StripHop } from '@ft/core/plan/strip';

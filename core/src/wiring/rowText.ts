@@ -71,12 +71,13 @@ function rowsWith(rows: readonly LaneRow[], typed: string): readonly LaneRow[] {
     const own = words(name);
     return wanted.every((word) => own.includes(word));
   });
-  const exact = matching.filter(({ name }) => words(name).length === wanted.length);
-  const narrowed = exact.length > 0 && wanted.length > 0 ? exact : matching;
-  return preferring(
-    preferring(narrowed, ({ face }) => face === 'rear'),
+  const likely = preferring(
+    preferring(matching, ({ face }) => face === 'rear'),
     ({ medium }) => medium !== 'clock' && medium !== 'timecode',
   );
+  return wanted.length === 0
+    ? likely
+    : preferring(likely, ({ name }) => words(name).length === wanted.length);
 }
 
 /** The rows that are likelier meant, or all where none is. */

@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { findingKey } from '@ft/core/checks/finding';
 import { RULES } from '@ft/core/checks/registry';
 import type { Rule } from '@ft/core/checks/rule';

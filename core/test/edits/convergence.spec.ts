@@ -1,4 +1,4 @@
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/thin/saltglass';
 import type { Change } from '@ft/core/edits/change';
 import type { Entry } from '@ft/core/edits/ledger';
 import { accept } from '@ft/core/edits/ledger';

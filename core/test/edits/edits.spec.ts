@@ -1,4 +1,4 @@
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/thin/saltglass';
 import { applyChange, changeSchema, invertChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { accept } from '@ft/core/edits/ledger';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { BUNDLE_FORMAT, readBundle, writeBundle } from '@ft/core/formats/bundle';
 import { canonicalStudio } from '@ft/core/formats/canonicalStudio';
 import { problemLine } from '@ft/core/session/problemWording';

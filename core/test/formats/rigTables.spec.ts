@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { applyChange } from '@ft/core/edits/change';
 import type { RigTableName } from '@ft/core/formats/csv/rigTables';
 import { RIG_TABLE, RIG_TABLES } from '@ft/core/formats/csv/rigTables';

@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { compile } from '@ft/core/graph/compile';
 import { nets } from '@ft/core/graph/nets';
 import type { EdgeKind, SignalGraph } from '@ft/core/graph/signalGraph';

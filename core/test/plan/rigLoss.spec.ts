@@ -1,4 +1,4 @@
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/thin/saltglass';
 import { runChecks } from '@ft/core/checks/runChecks';
 import { applyChange, applyNewChange, invertChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';

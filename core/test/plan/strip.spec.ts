@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/thin/saltglass';
 import type { EntityRef } from '@ft/core/checks/finding';
 import type { Strip } from '@ft/core/plan/strip';
 import { stripOf } from '@ft/core/plan/strip';

@@ -1,4 +1,4 @@
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/thin/saltglass';
 import { choicesFor } from '@ft/core/plan/choices';
 import type { ChoiceField } from '@ft/core/plan/choices';
 import { findScene } from '@ft/core/plan/scenePlace';

@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { namingOf } from '@ft/core/checks/naming';
 import { obstacleSentence } from '@ft/core/checks/obstacleWording';
 import { compile } from '@ft/core/graph/compile';

@@ -1,4 +1,4 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { applyChange } from '@ft/core/edits/change';
 import type { Rig } from '@ft/core/rig/rigSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
