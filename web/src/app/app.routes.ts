@@ -18,6 +18,26 @@ export const routes: Routes = [
         loadComponent: () => import('./rig/rig-page').then((m) => m.RigPage),
       },
       {
+        path: 'device/:device',
+        title: 'Device · Faithful Thread',
+        loadComponent: () => import('./rig/device-page').then((m) => m.DevicePage),
+      },
+      {
+        path: 'bay',
+        title: 'Bay · Faithful Thread',
+        loadComponent: () => import('./bay/bay-page').then((m) => m.BayPage),
+      },
+      {
+        path: 'flow',
+        title: 'Flow · Faithful Thread',
+        loadComponent: () => import('./flow/flow-page').then((m) => m.FlowPage),
+      },
+      {
+        path: 'daw',
+        title: 'DAW · Faithful Thread',
+        loadComponent: () => import('./daw/daw-page').then((m) => m.DawPage),
+      },
+      {
         path: 'track',
         title: 'Track · Faithful Thread',
         loadComponent: () => import('./track/track-sheet').then((m) => m.TrackSheet),

@@ -17,6 +17,7 @@ const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
   station: 'unit',
   device: 'device',
   cord: 'cord',
+  track: 'track',
 };
 
 /** What is selected: a finding or a hop of the strip, with the figures and what can be done about it. */

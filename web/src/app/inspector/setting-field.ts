@@ -15,7 +15,9 @@ import { SettingChanges } from './setting-changes';
     @if (spec.range?.positions; as positions) {
       <select class="num" [id]="cell().key" (change)="choose($any($event.target).value)">
         @for (position of positions; track position) {
-          <option [value]="position" [selected]="position === cell().value">{{ position }}</option>
+          <option [value]="position" [selected]="position === cell().value">
+            {{ spec.names?.[$index] ?? position }}
+          </option>
         }
       </select>
     } @else if (cell().value === true || cell().value === false) {

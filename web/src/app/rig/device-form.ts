@@ -11,6 +11,7 @@ import {
 } from '@angular/core';
 import type { ParamField, TypeForm } from '@ft/core/rig/paramFields';
 import { paramTitle } from './param-title';
+import { ParamTable } from './param-table';
 import { typedNumber } from '../track/typed-number';
 
 type Params = Readonly<Record<string, unknown>>;
@@ -29,7 +30,7 @@ function readNumbers(text: string): Reading {
 }
 
 function readField(field: ParamField, entry: unknown): Reading {
-  if (typeof entry !== 'string' || field.kind === 'choice')
+  if (typeof entry !== 'string' || field.kind === 'choice' || (field.kind === 'text' && entry !== ''))
     return entry === undefined ? { state: 'blank' } : { state: 'value', value: entry };
   if (field.kind === 'numbers') return readNumbers(entry);
   if (entry.trim() === '') return { state: 'blank' };
@@ -41,16 +42,25 @@ function readField(field: ParamField, entry: unknown): Reading {
 
 /** A stored value as a person would type it. */
 function entryOf(value: unknown): unknown {
-  if (Array.isArray(value)) return value.join(' ');
+  if (Array.isArray(value) && value.every((each) => typeof each === 'number')) return value.join(' ');
   return typeof value === 'number' ? String(value) : value;
 }
 
 /** The parameters of a device, as fields read off its type. Typical values are the catalogue's. */
 @Component({
   selector: 'ft-device-form',
+  imports: [ParamTable],
   template: `
     <form (submit)="$event.preventDefault(); save()">
-      @for (field of form().fields; track field.key) {
+      @for (field of tables(); track field.key) {
+        <ft-param-table
+          [label]="title(field).name"
+          [columns]="field.columns"
+          [rows]="$any(entries()[field.key] ?? [])"
+          (changed)="put(field, $event)"
+        />
+      }
+      @for (field of plain(); track field.key) {
         <label [for]="idOf(field)">
           <span
             >{{ title(field).name }} <span class="quiet">{{ title(field).unit }}</span></span
@@ -114,6 +124,12 @@ export class DeviceForm {
   readonly params = input<Params>({});
   readonly action = input('Save');
   readonly saved = output<Params>();
+
+  /** Records, such as a bay's labels, are edited where they are seen. */
+  protected readonly plain = computed(() =>
+    this.form().fields.filter(({ kind }) => kind !== 'table' && kind !== 'record'),
+  );
+  protected readonly tables = computed(() => this.form().fields.filter(({ kind }) => kind === 'table'));
 
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly title = (field: ParamField): { name: string; unit: string } => paramTitle(field.key);

@@ -8,6 +8,10 @@ const NAMES: Readonly<Record<string, string>> = {
   outputOhm: 'output impedance',
   inputOhm: 'input impedance',
   phantom: 'offers 48 V',
+  inputsPerBus: 'inputs per bus',
+  madiLinks: 'MADI links',
+  aes3Links: 'AES3 links',
+  micInputs: 'mic inputs',
   initialReferenceDbu: 'reference at first',
   referenceDbu: 'reference positions',
 };
@@ -21,7 +25,9 @@ const UNITS: readonly (readonly [RegExp, string])[] = [
   [/ db$/, 'dB'],
   [/ ohm$/, 'Ω'],
   [/ mv per pa$/, 'mV/Pa'],
+  [/ db per mw$/, 'dB/mW'],
   [/ samples$/, 'samples'],
+  [/ ms$/, 'ms'],
 ];
 
 /** "sensitivityMvPerPa" as words: "sensitivity mv per pa". */

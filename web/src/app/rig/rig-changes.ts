@@ -1,4 +1,4 @@
-import { Injectable, inject } from '@angular/core';
+import { Injectable, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { idFromName } from '@ft/core/rig/ids';
@@ -6,8 +6,14 @@ import type { CordStock, Device, Room } from '@ft/core/rig/rigSchema';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
+import type { RigChange } from '../workers/rig-desk';
 
 type NewThing<T extends { readonly id: string }> = { readonly [K in Exclude<keyof T, 'id'>]: unknown };
+
+/** A change that breaks threads, waiting for a yes. */
+export interface AskedChange extends RigChange {
+  readonly label: string;
+}
 
 /** Turns what a person does on the rig page into changes. */
 @Injectable({ providedIn: 'root' })
@@ -15,22 +21,31 @@ export class RigChanges {
   private readonly store = inject(Store);
   private readonly planner = inject(Planner);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+  /** The change that waits for a yes. */
+  readonly asked = signal<AskedChange | undefined>(undefined);
 
   addRoom(name: string): void {
     this.add('room', name, this.studio()?.rig.rooms ?? [], { name } satisfies NewThing<Room>);
   }
 
-  addDevice(device: NewThing<Device> & { readonly name: string }): void {
-    this.add('device', device.name, this.studio()?.rig.devices ?? [], device);
+  /** Adds devices that are alike; more than one are numbered. */
+  addDevices(device: NewThing<Device> & { readonly name: string }, count: number): void {
+    if (device.name.trim() === '') {
+      this.complain('Nothing was added: type a name first.');
+      return;
+    }
+    const taken = new Set<string>((this.studio()?.rig.devices ?? []).map(({ id }) => id));
+    const edits = Array.from({ length: count }, (_, i): EditJson => {
+      const name = count === 1 ? device.name : `${device.name} ${String(i + 1)}`;
+      const id = idFromName(name, taken, 'device');
+      taken.add(id);
+      return { type: 'device.add', item: { ...device, id, name } };
+    });
+    this.change(count === 1 ? `Add ${device.name}` : `Add ${String(count)} × ${device.name}`, edits);
   }
 
   addStock(stock: NewThing<CordStock> & { readonly name: string }): void {
     this.add('stock', stock.name, this.studio()?.rig.cords ?? [], stock);
-  }
-
-  addWire(from: string, to: string, label: string): void {
-    const item = { id: `wire-${crypto.randomUUID().slice(0, 13)}`, from, to };
-    this.change(`Wire ${label}`, [{ type: 'hardwire.add', item }]);
   }
 
   /** Changes one field of a room, device or cord stock. */
@@ -45,21 +60,47 @@ export class RigChanges {
     this.change(`${item.name}: ${field}`, [{ type: `${what}.set`, id: item.id, field, value, was }]);
   }
 
-  remove(what: 'room' | 'stock', item: Room | CordStock): void {
-    this.change(`Remove ${item.name}`, [{ type: `${what}.remove`, id: item.id, was: item }]);
+  /** Gives a device other parameters; asks first where threads would break. */
+  async setParams(device: Device, params: Readonly<Record<string, unknown>>): Promise<void> {
+    this.askOrMake(`${device.name}: data`, await this.planner.api.changeParams(device, params));
   }
 
   async removeDevice(device: Device): Promise<void> {
-    this.change(`Remove ${device.name} and its wires`, await this.planner.api.removeDevice(device));
+    this.askOrMake(`Remove ${device.name} and its wires`, await this.planner.api.removeDevice(device));
+  }
+
+  async removeRoom(room: Room): Promise<void> {
+    this.askOrMake(`Remove ${room.name} and what is in it`, await this.planner.api.removeRoom(room));
+  }
+
+  async removeStock(stock: CordStock): Promise<void> {
+    this.askOrMake(`Remove ${stock.name}`, await this.planner.api.removeStock(stock));
   }
 
   removeWire(id: string, label: string): void {
     this.change(`Unwire ${label}`, [{ type: 'hardwire.remove', id }]);
   }
 
+  /** Makes the change that was asked about, or forgets it. */
+  answer(yes: boolean): void {
+    const asked = this.asked();
+    this.asked.set(undefined);
+    if (yes && asked !== undefined) this.change(asked.label, asked.edits);
+  }
+
   /** Says what could not be understood. */
   complain(text: string): void {
     this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+  }
+
+  change(label: string, edits: readonly EditJson[]): void {
+    if (edits.length > 0) this.store.dispatch(StudioActions.change({ label, edits }));
+  }
+
+  private askOrMake(label: string, change: RigChange): void {
+    const { scenes, devices } = change.loss;
+    if (scenes.length > 0 || devices.length > 1) this.asked.set({ label, ...change });
+    else this.change(label, change.edits);
   }
 
   private add(what: string, name: string, others: readonly { readonly id: string }[], item: object): void {
@@ -69,9 +110,5 @@ export class RigChanges {
     }
     const id = idFromName(name, new Set(others.map((other) => other.id)), what);
     this.change(`Add ${name}`, [{ type: `${what}.add`, item: { id, ...item } }]);
-  }
-
-  private change(label: string, edits: readonly EditJson[]): void {
-    this.store.dispatch(StudioActions.change({ label, edits }));
   }
 }

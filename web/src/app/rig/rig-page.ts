@@ -1,145 +1,105 @@
-import { ScrollingModule } from '@angular/cdk/scrolling';
-import type { ElementRef } from '@angular/core';
-import {
-  ChangeDetectionStrategy,
-  ChangeDetectorRef,
-  Component,
-  computed,
-  inject,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { EMPTY, from, switchMap } from 'rxjs';
-import type { WireEnd } from '@ft/core/plan/rigView';
-import { CONNECTORS } from '@ft/core/rig/connector';
-import type { CordStock, Device, Room } from '@ft/core/rig/rigSchema';
-import { PlanActions, planFeature } from '../state/plan.feature';
+import { planFeature } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';
-import { typedNumber } from '../track/typed-number';
 import { Planner } from '../workers/planner.service';
-import { DeviceForm } from './device-form';
-import { paramTitle } from './param-title';
-import { RigChanges } from './rig-changes';
-import { WireEndField } from './wire-end-field';
+import { CheckTab } from './check-tab';
+import { CordsTab } from './cords-tab';
+import { DevicesTab } from './devices-tab';
+import { LossBar } from './loss-bar';
+import { TablesTab } from './tables-tab';
+import { WiringTab } from './wiring-tab';
 
-const NAMES = new Intl.Collator('en', { numeric: true });
+type Tab = 'devices' | 'wiring' | 'cords' | 'check' | 'tables';
 
 /** The rig: rooms, devices with their parameters, fixed wiring, and the cords on the hook. */
 @Component({
   selector: 'ft-rig-page',
-  imports: [DeviceForm, ScrollingModule, WireEndField],
-  templateUrl: './rig-page.html',
-  styleUrl: './rig-page.scss',
+  imports: [CheckTab, CordsTab, DevicesTab, LossBar, TablesTab, WiringTab],
+  template: `
+    <section class="page" aria-label="Rig">
+      <div class="page-head">
+        <h1>Rig</h1>
+        <div class="tabs" role="group" aria-label="Part of the rig">
+          @for (part of parts(); track part.tab) {
+            <button type="button" [attr.aria-pressed]="tab() === part.tab" (click)="tab.set(part.tab)">
+              {{ part.name }}
+              @if (part.count !== undefined) {
+                <span class="quiet num">{{ part.count }}</span>
+              }
+            </button>
+          }
+        </div>
+        <span class="fill"></span>
+        <span class="quiet aside">what is bolted in; figures are typical until you enter your own</span>
+      </div>
+      <ft-loss-bar />
+      @switch (tab()) {
+        @case ('devices') {
+          <ft-devices-tab />
+        }
+        @case ('wiring') {
+          <ft-wiring-tab />
+        }
+        @case ('cords') {
+          <ft-cords-tab />
+        }
+        @case ('check') {
+          <ft-check-tab [notes]="notes()" />
+        }
+        @case ('tables') {
+          <ft-tables-tab />
+        }
+      }
+    </section>
+  `,
+  styles: `
+    :host {
+      display: block;
+      height: 100%;
+    }
+    .page {
+      display: flex;
+      flex-direction: column;
+    }
+    .tabs {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.3rem;
+    }
+    .tabs button[aria-pressed='true'] {
+      border-color: var(--ft-thread);
+      font-weight: 600;
+    }
+    @media (width < 1200px) {
+      .aside {
+        display: none;
+      }
+    }
+  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class RigPage {
   private readonly store = inject(Store);
   private readonly planner = inject(Planner);
-  private readonly detector = inject(ChangeDetectorRef);
-  private readonly openRow = viewChild<ElementRef<HTMLElement>>('openRow');
-  protected readonly changes = inject(RigChanges);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
-  private readonly plan = this.store.select(planFeature.selectPlan);
-
-  protected readonly plugs = CONNECTORS.filter((connector) => connector !== 'fixed' && connector !== 'host');
-  protected readonly rooms = computed(() => this.studio()?.rig.rooms ?? []);
-  protected readonly devices = computed(() =>
-    [...(this.studio()?.rig.devices ?? [])].sort(
-      (a, b) => NAMES.compare(this.roomName(a.room), this.roomName(b.room)) || NAMES.compare(a.name, b.name),
-    ),
-  );
-  protected readonly cords = computed(() => this.studio()?.rig.cords ?? []);
-  protected readonly forms = toSignal(from(this.planner.api.typeForms()), { initialValue: [] });
-  protected readonly wires = toSignal(
-    this.plan.pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.wires())))),
+  protected readonly tab = signal<Tab>('devices');
+  protected readonly notes = toSignal(
+    this.store
+      .select(planFeature.selectPlan)
+      .pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.rigNotes())))),
     { initialValue: [] },
   );
-  protected readonly tab = signal<'devices' | 'wiring' | 'cords'>('devices');
-  /** The device whose parameters are open. */
-  protected readonly opened = signal('');
-  protected readonly newType = signal('');
-  protected readonly newForm = computed(() => this.forms().find(({ type }) => type === this.newType()));
-  protected readonly from = signal<WireEnd | undefined>(undefined);
-  protected readonly to = signal<WireEnd | undefined>(undefined);
-  protected readonly fromText = signal('');
-  protected readonly toText = signal('');
-
-  protected titleOf(device: Device): string {
-    return this.forms().find(({ type }) => type === device.type)?.title ?? device.type;
-  }
-
-  protected formOf(device: Device): ReturnType<typeof this.newForm> {
-    return this.forms().find(({ type }) => type === device.type);
-  }
-
-  /** The parameters in one line: "8 lines", "condenser, 12 mV/Pa". */
-  protected summary(device: Device): string {
-    return Object.entries(device.params)
-      .slice(0, 4)
-      .map(([key, value]) => {
-        const { name, unit } = paramTitle(key);
-        const shown = Array.isArray(value) ? value.join('/') : String(value);
-        return `${name} ${shown} ${unit}`.trim();
-      })
-      .join(' · ');
-  }
-
-  protected select(device: Device): void {
-    this.store.dispatch(PlanActions.select({ ref: { kind: 'device', id: device.id } }));
-  }
-
-  /** Opens or closes the parameters of a device, and brings them into view. */
-  protected toggle(device: Device): void {
-    this.opened.set(this.opened() === device.id ? '' : device.id);
-    this.detector.detectChanges();
-    this.openRow()?.nativeElement.scrollIntoView({ block: 'nearest' });
-  }
-
-  protected addDevice(name: string, room: string, params: Readonly<Record<string, unknown>>): void {
-    this.changes.addDevice({ name: name.trim(), room, type: this.newType(), params });
-    this.newType.set('');
-  }
-
-  protected addWire(): void {
-    const [from, to] = [this.from(), this.to()];
-    if (from === undefined || to === undefined) return;
-    this.changes.addWire(from.id, to.id, `${from.name} to ${to.name}`);
-    this.from.set(undefined);
-    this.to.set(undefined);
-    this.fromText.set('');
-    this.toText.set('');
-  }
-
-  protected addStock(
-    name: string,
-    a: string,
-    b: string,
-    lengthM: string,
-    colour: string,
-    count: string,
-  ): void {
-    const [length, number] = [typedNumber(lengthM), typedNumber(count)];
-    if (length === undefined || number === undefined)
-      this.changes.complain('No cords were added: they need a length in metres and a number.');
-    else
-      this.changes.addStock({
-        name: name.trim(),
-        connectors: [a, b],
-        lengthM: length,
-        colour,
-        count: number,
-      });
-  }
-
-  protected setCount(stock: CordStock, text: string): void {
-    const count = typedNumber(text);
-    if (count === undefined) this.changes.complain(`“${text}” is not a number of cords.`);
-    else this.changes.set('stock', stock, 'count', count);
-  }
-
-  protected roomName(id: string): string {
-    return this.rooms().find((room: Room) => room.id === id)?.name ?? id;
-  }
+  protected readonly parts = computed((): readonly { tab: Tab; name: string; count?: number }[] => {
+    const rig = this.studio()?.rig;
+    return [
+      { tab: 'devices', name: 'Rooms and devices', count: rig?.devices.length ?? 0 },
+      { tab: 'wiring', name: 'Fixed wiring', count: rig?.hardwires.length ?? 0 },
+      { tab: 'cords', name: 'Cords', count: rig?.cords.length ?? 0 },
+      { tab: 'check', name: 'Rig check', count: this.notes().length },
+      { tab: 'tables', name: 'Tables' },
+    ];
+  });
 }

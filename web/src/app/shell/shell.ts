@@ -54,12 +54,21 @@ export class Shell implements OnDestroy {
     const plugged = this.patchLines().filter((line) => line.plugged).length;
     return [
       { path: 'rig', icon: 'hdd-rack', name: 'Rig', state: '', count: this.findingsOf('rig') },
+      { path: 'bay', icon: 'grid-3x2-gap', name: 'Bay', state: '', count: 0 },
+      { path: 'flow', icon: 'diagram-3', name: 'Flow', state: '', count: 0 },
       {
         path: 'track',
         icon: 'mic',
         name: 'Track',
         state: `${String(running)}/${String(rows.length)}`,
         count: this.findingsOf('track'),
+      },
+      {
+        path: 'daw',
+        icon: 'sliders',
+        name: 'DAW',
+        state: String(this.found()?.session.tracks.length ?? 0),
+        count: 0,
       },
       {
         path: 'patch-list',

@@ -11,9 +11,6 @@ import type { Plan } from '@ft/core/plan/plan';
 import { planOf } from '@ft/core/plan/plan';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 import { findScene } from '@ft/core/plan/scenePlace';
-import { removeDevicesEdits } from '@ft/core/plan/rigEdits';
-import type { WireEnd, WireLine } from '@ft/core/plan/rigView';
-import { wireEnds, wireLines } from '@ft/core/plan/rigView';
 import type { Strip } from '@ft/core/plan/strip';
 import { stripOf } from '@ft/core/plan/strip';
 import type { PreampWish } from '@ft/core/plan/threadEdits';
@@ -21,11 +18,13 @@ import { addThreadEdits, changeThreadEdits, removeThreadEdits, routeEdits } from
 import type { TypedThread } from '@ft/core/plan/typedThread';
 import { typedThread } from '@ft/core/plan/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
-import type { TypeForm } from '@ft/core/rig/paramFields';
-import { typeForms } from '@ft/core/rig/paramFields';
-import type { Device, Rig } from '@ft/core/rig/rigSchema';
+import type { Rig } from '@ft/core/rig/rigSchema';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
+import type { RigDesk } from './rig-desk';
+import { createRigDesk } from './rig-desk';
+import type { TrackDesk } from './track-desk';
+import { createTrackDesk } from './track-desk';
 
 /**
  * A studio on its way to the worker. The rig is large and seldom changes, so it is left out when the
@@ -34,14 +33,14 @@ import type { Studio } from '@ft/core/session/studioSchema';
 export type SentStudio = Omit<Studio, 'rig'> & { readonly rig?: Rig };
 
 /** The state a worker keeps between calls: the scene it last planned. */
-interface Desk {
+export interface Desk {
   readonly studio: Studio;
   readonly place: ScenePlace;
   readonly context: CheckContext;
 }
 
 /** What the screen may ask of the core. The screen itself computes nothing. */
-export interface PlannerApi {
+export interface PlannerApi extends RigDesk, TrackDesk {
   plan(sent: SentStudio, place: ScenePlace): { plan: Plan; patchLines: readonly PatchLine[] };
   strip(ref: EntityRef): Strip | undefined;
   choices(thread: Thread, field: ChoiceField, text: string): readonly Choice[];
@@ -51,10 +50,6 @@ export interface PlannerApi {
   changeThread(id: ThreadId, field: string, value: unknown, was: unknown): readonly EditJson[];
   removeThread(id: ThreadId): readonly EditJson[];
   route(): readonly EditJson[];
-  typeForms(): readonly TypeForm[];
-  wires(): readonly WireLine[];
-  wireEnds(direction: 'in' | 'out', text: string): readonly WireEnd[];
-  removeDevice(device: Device): readonly EditJson[];
 }
 
 /** The planner: one scene at a time, always the one last planned. */
@@ -66,6 +61,8 @@ export function createPlanner(): PlannerApi {
     return desk;
   };
   return {
+    ...createRigDesk(there),
+    ...createTrackDesk(there),
     plan(sent, place) {
       rig = sent.rig ?? rig;
       if (rig === undefined) throw new Error('the first studio sent brings its rig');
@@ -88,9 +85,5 @@ export function createPlanner(): PlannerApi {
       changeThreadEdits(there().studio, there().place, id, field, value, was),
     removeThread: (id) => removeThreadEdits(there().studio, there().place, id),
     route: () => routeEdits(there().studio, there().place),
-    typeForms,
-    wires: () => wireLines(there().context),
-    wireEnds: (direction, text) => wireEnds(there().context, direction, text),
-    removeDevice: (device) => removeDevicesEdits(there().studio, [device]),
   };
 }

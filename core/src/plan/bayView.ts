@@ -1,0 +1,140 @@
+import type { CheckContext } from '../checks/context';
+import { threadName } from '../checks/naming';
+import type { Edge, SignalGraph } from '../graph/signalGraph';
+import { bayColumns } from '../rig/catalogue/panels/patchbay';
+import type { BayParams } from '../rig/catalogue/panels/patchbay';
+import type { Normalling } from '../rig/catalogue/panels/bayColumn';
+import type { CordId, DeviceId, LaneId } from '../rig/ids';
+import { laneIdOf } from '../rig/ids';
+import type { Device } from '../rig/rigSchema';
+
+/** A front jack of a bay. */
+export interface BayJack {
+  readonly lane: LaneId;
+  readonly direction: 'in' | 'out';
+  /** What the label strip says. */
+  readonly label: string;
+  /** What is wired behind its row, by name. */
+  readonly behind: string;
+  readonly cord?: CordId;
+  /** The thread that runs through it. */
+  readonly thread?: string;
+}
+
+/** One column: two jacks and what joins them. */
+export interface BayColumnView {
+  readonly number: number;
+  readonly normalling: Normalling;
+  /** Whether the normal conducts; always true of parallel columns, never of isolated ones. */
+  readonly closed: boolean;
+  /** The row whose plug opens a half normal. */
+  readonly opens: 'upper' | 'lower';
+  readonly upper: BayJack;
+  readonly lower: BayJack;
+}
+
+/** A bay as it is mounted. */
+export interface BayViewModel {
+  readonly id: DeviceId;
+  readonly name: string;
+  readonly room: string;
+  readonly columns: readonly BayColumnView[];
+}
+
+/** A cord between two jacks, or from a jack to a connector that is on no bay. */
+export interface BayCord {
+  readonly id: CordId;
+  readonly from: LaneId;
+  readonly to: LaneId;
+  readonly plugged: boolean;
+  readonly colour: string;
+  readonly name: string;
+}
+
+/** Every bay of the rig with the patch of the scene. */
+export interface BaysView {
+  readonly bays: readonly BayViewModel[];
+  readonly cords: readonly BayCord[];
+}
+
+/** The connector at the far end of the wire behind a row. */
+function behind(graph: SignalGraph, rear: number): string {
+  const { incoming, outgoing } = graph;
+  for (const { start, edge } of [incoming, outgoing])
+    for (let i = start[rear] ?? 0; i < (start[rear + 1] ?? 0); i++) {
+      const at: Edge | undefined = graph.edges[edge[i] ?? -1];
+      if (at?.hardwire !== undefined) return graph.lanes[at.from === rear ? at.to : at.from]?.name ?? '';
+    }
+  return '';
+}
+
+/** Which thread runs through each lane. */
+function threadsByLane(context: CheckContext): ReadonlyMap<number, string> {
+  const byLane = new Map<number, string>();
+  for (const { thread, start, path } of context.threads) {
+    byLane.set(start, threadName(thread));
+    for (const edge of path) byLane.set(edge.to, threadName(thread));
+  }
+  return byLane;
+}
+
+function bayOf(context: CheckContext, device: Device, threads: ReadonlyMap<number, string>): BayViewModel {
+  const { graph, rig } = context;
+  const params = device.params as BayParams;
+  const lane = (face: string, number: number): number =>
+    graph.laneIndex.get(laneIdOf(device.id, `${face}-${number}`, 1)) ?? -1;
+  const jack = (row: 'upper' | 'lower', number: number): BayJack => {
+    const [front, rear] = [lane(row, number), lane(`${row}-rear`, number)];
+    const cord = graph.plugAt.get(front);
+    const thread = threads.get(front) ?? threads.get(rear);
+    return {
+      lane: laneIdOf(device.id, `${row}-${number}`, 1),
+      direction: graph.lanes[front]?.direction ?? 'in',
+      label: params.labels[`${row}-${number}`] ?? '',
+      behind: behind(graph, rear),
+      ...(cord && { cord }),
+      ...(thread !== undefined && { thread }),
+    };
+  };
+  const columns = bayColumns(params).map((column, i): BayColumnView => {
+    const number = i + 1;
+    const opens = column.upper === 'source' ? 'lower' : 'upper';
+    const destination = graph.plugAt.has(lane(opens, number));
+    const source = graph.plugAt.has(lane(opens === 'lower' ? 'upper' : 'lower', number));
+    const open = column.normalling === 'full' ? destination || source : destination;
+    return {
+      number,
+      normalling: column.normalling,
+      closed: column.normalling === 'parallel' || (column.normalling !== 'none' && !open),
+      opens,
+      upper: jack('upper', number),
+      lower: jack('lower', number),
+    };
+  });
+  return {
+    id: device.id,
+    name: device.name,
+    room: rig.rooms.find(({ id }) => id === device.room)?.name ?? '',
+    columns,
+  };
+}
+
+/** The bays as mounted, with every jack, normal and cord of the scene. */
+export function baysView(context: CheckContext): BaysView {
+  const { rig, scene, graph } = context;
+  const threads = threadsByLane(context);
+  const name = (id: LaneId): string => graph.lanes[graph.laneIndex.get(id) ?? -1]?.name ?? id;
+  return {
+    bays: rig.devices
+      .filter(({ type }) => type === 'patchbay')
+      .map((device) => bayOf(context, device, threads)),
+    cords: scene.cords.map(({ id, from, to, plugged, stock }) => ({
+      id,
+      from,
+      to,
+      plugged,
+      colour: rig.cords.find((each) => each.id === stock)?.colour ?? '',
+      name: `${name(from)} → ${name(to)}`,
+    })),
+  };
+}

@@ -1,0 +1,287 @@
+import type { ElementRef, OnDestroy } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { Store } from '@ngrx/store';
+import { EMPTY, from, of, switchMap } from 'rxjs';
+import type { BayJack, BaysView } from '@ft/core/plan/bayView';
+import type { DeviceId, LaneId } from '@ft/core/rig/ids';
+import { PlanActions, planFeature } from '../state/plan.feature';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+import { Planner } from '../workers/planner.service';
+import type { JackPlace, Point } from './bay-geometry';
+import { BAY_HEIGHT, jackAt, jackPlaces, sheetSize, stepFrom } from './bay-geometry';
+import type { BayTheme } from './bay-painter';
+import { BayPainter } from './bay-painter';
+
+const NOTHING: BaysView = { bays: [], cords: [] };
+const ZOOMS = [0.7, 0.85, 1, 1.25, 1.6] as const;
+const COLOURS = ['ground', 'sheet', 'raised', 'line', 'ink', 'quiet', 'thread', 'focus', 'select'] as const;
+
+function themeOf(element: Element): BayTheme {
+  const style = getComputedStyle(element);
+  return Object.fromEntries(
+    COLOURS.map((name) => [name, style.getPropertyValue(`--ft-${name}`).trim()]),
+  ) as unknown as BayTheme;
+}
+
+type ArrowKey = Parameters<typeof stepFrom>[2];
+const isArrow = (key: string): key is ArrowKey => key.startsWith('Arrow');
+
+/**
+ * The bays as mounted. Only what is seen is drawn, on one canvas that stays in place while the sheet
+ * scrolls under it, so that twenty bays move as smoothly as one.
+ */
+@Component({
+  selector: 'ft-bay-page',
+  templateUrl: './bay-page.html',
+  styleUrl: './bay-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class BayPage implements OnDestroy {
+  private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
+  private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+  private readonly canvas = viewChild<ElementRef<HTMLCanvasElement>>('canvas');
+  private readonly scroller = viewChild<ElementRef<HTMLElement>>('scroller');
+
+  protected readonly view = toSignal(
+    this.store
+      .select(planFeature.selectPlan)
+      .pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.bays())))),
+    { initialValue: NOTHING },
+  );
+  private readonly places = computed(() => jackPlaces(this.view().bays));
+  protected readonly zoomStep = signal(2);
+  private readonly zoom = computed(() => ZOOMS[this.zoomStep()] ?? 1);
+  protected readonly size = computed(() => {
+    const { width, height } = sheetSize(this.view().bays);
+    return { width: width * this.zoom(), height: height * this.zoom() };
+  });
+  /** Where the keyboard stands, and where the pointer is. */
+  protected readonly cursor = signal<JackPlace | undefined>(undefined);
+  protected readonly held = signal<JackPlace | undefined>(undefined);
+  private readonly loose = signal<Point | undefined>(undefined);
+  protected readonly jack = computed(() => this.jackOf(this.cursor()));
+  protected readonly info = toSignal(
+    toObservable(this.jack).pipe(
+      switchMap((jack) => (jack === undefined ? of(undefined) : from(this.planner.api.jack(jack.lane)))),
+    ),
+  );
+  /** Lanes on the path of what is under the cursor: both ends of its cord, and its thread. */
+  private readonly lit = computed((): ReadonlySet<LaneId> => {
+    const jack = this.jack();
+    if (jack === undefined) return new Set();
+    const cord = this.view().cords.find(({ id }) => id === jack.cord);
+    const same = this.view().bays.flatMap(({ columns }) =>
+      columns.flatMap(({ upper, lower }) =>
+        [upper, lower].filter(({ thread }) => thread !== undefined && thread === jack.thread),
+      ),
+    );
+    return new Set([jack.lane, ...(cord ? [cord.from, cord.to] : []), ...same.map(({ lane }) => lane)]);
+  });
+
+  private frame = 0;
+  private readonly observers: { disconnect(): void }[] = [];
+
+  constructor() {
+    effect(() => {
+      this.view();
+      this.places();
+      this.cursor();
+      this.held();
+      this.loose();
+      this.lit();
+      this.zoom();
+      this.draw();
+    });
+    effect(() => {
+      const scroller = this.scroller()?.nativeElement;
+      if (scroller === undefined || typeof ResizeObserver === 'undefined') return;
+      const resized = new ResizeObserver(() => this.draw());
+      resized.observe(scroller);
+      const themed = new MutationObserver(() => this.draw());
+      themed.observe(document.documentElement, { attributeFilter: ['data-theme'] });
+      this.observers.push(resized, themed);
+    });
+  }
+
+  ngOnDestroy(): void {
+    cancelAnimationFrame(this.frame);
+    for (const observer of this.observers) observer.disconnect();
+  }
+
+  /** Draws in the next frame, once however often it is asked. */
+  protected draw(): void {
+    cancelAnimationFrame(this.frame);
+    this.frame = requestAnimationFrame(() => this.paint());
+  }
+
+  private paint(): void {
+    const [canvas, scroller] = [this.canvas()?.nativeElement, this.scroller()?.nativeElement];
+    const context = canvas?.getContext('2d');
+    if (canvas === undefined || scroller === undefined || context == null) return;
+    const [width, height, dots] = [scroller.clientWidth, scroller.clientHeight, window.devicePixelRatio];
+    if (canvas.width !== width * dots || canvas.height !== height * dots) {
+      canvas.width = width * dots;
+      canvas.height = height * dots;
+      canvas.style.width = `${String(width)}px`;
+      canvas.style.height = `${String(height)}px`;
+    }
+    const zoom = this.zoom();
+    context.setTransform(dots * zoom, 0, 0, dots * zoom, 0, 0);
+    const frame = {
+      x: scroller.scrollLeft / zoom,
+      y: scroller.scrollTop / zoom,
+      width: width / zoom,
+      height: height / zoom,
+    };
+    const [cursor, held, loose] = [this.cursor(), this.held(), this.loose()];
+    new BayPainter(context, themeOf(canvas)).paint(this.view(), this.places(), frame, {
+      lit: this.lit(),
+      ...(cursor && { cursor }),
+      ...(held && { held }),
+      ...(loose && { loose }),
+    });
+  }
+
+  protected onMove(event: PointerEvent): void {
+    const point = this.pointOf(event);
+    const place = jackAt(this.view().bays, point);
+    if (this.held() !== undefined) this.loose.set(point);
+    if (place !== undefined && !this.isAt(place)) this.cursor.set(place);
+  }
+
+  protected onDown(event: PointerEvent): void {
+    const place = jackAt(this.view().bays, this.pointOf(event));
+    if (place === undefined) return;
+    this.cursor.set(place);
+    if (this.held() === undefined) this.pickUp(place);
+    else void this.putDown(place);
+  }
+
+  /** A drag ends on another jack; a click leaves the end in the hand for the next one. */
+  protected onUp(event: PointerEvent): void {
+    const [place, held] = [jackAt(this.view().bays, this.pointOf(event)), this.held()];
+    if (place !== undefined && held !== undefined && (place.x !== held.x || place.y !== held.y))
+      void this.putDown(place);
+  }
+
+  protected onKey(event: KeyboardEvent): void {
+    const at = this.cursor() ?? [...this.places().values()][0];
+    if (at === undefined) return;
+    if (isArrow(event.key)) {
+      const next = stepFrom(this.view().bays, at, event.key);
+      this.cursor.set(next);
+      if (this.held() !== undefined) this.loose.set(next);
+      this.bringIntoView(next);
+    } else if (event.key === 'Enter' || event.key === ' ') {
+      if (this.held() === undefined) this.pickUp(at);
+      else void this.putDown(at);
+    } else if (event.key === 'Escape') this.drop();
+    else if (event.key === 'Delete' || event.key === 'Backspace') void this.pull();
+    else return;
+    event.preventDefault();
+  }
+
+  protected async pull(): Promise<void> {
+    const jack = this.jack();
+    if (jack === undefined) return;
+    const done = await this.planner.api.pull(jack.lane);
+    this.say(done);
+  }
+
+  protected drop(): void {
+    this.held.set(undefined);
+    this.loose.set(undefined);
+  }
+
+  protected zoomBy(step: number): void {
+    this.zoomStep.update((now) => Math.max(0, Math.min(ZOOMS.length - 1, now + step)));
+  }
+
+  /** Writes the label strip at the jack under the cursor. */
+  protected label(text: string): void {
+    const [place, jack] = [this.cursor(), this.jack()];
+    const bay = place === undefined ? undefined : this.view().bays[place.bay];
+    if (bay === undefined || place === undefined || jack === undefined || text.trim() === jack.label) return;
+    const field = `params.labels.${place.row}-${String(place.column)}`;
+    const value = text.trim() === '' ? null : text.trim();
+    const edit = {
+      type: 'device.set',
+      id: bay.id satisfies DeviceId,
+      field,
+      value,
+      was: jack.label === '' ? null : jack.label,
+    };
+    this.store.dispatch(
+      StudioActions.change({
+        label: `Label ${bay.name} ${String(place.column)} ${place.row}`,
+        edits: [edit],
+      }),
+    );
+  }
+
+  protected jumpTo(bay: number): void {
+    this.scroller()?.nativeElement.scrollTo({ top: bay * BAY_HEIGHT * this.zoom() });
+  }
+
+  private pickUp(place: JackPlace): void {
+    this.held.set(place);
+    this.loose.set(place);
+    const jack = this.jackOf(place);
+    if (jack !== undefined) this.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: jack.lane } }));
+  }
+
+  private async putDown(place: JackPlace): Promise<void> {
+    const held = this.held();
+    const [one, other] = [this.jackOf(held), this.jackOf(place)];
+    this.drop();
+    if (held === undefined || one === undefined || other === undefined || one.lane === other.lane) return;
+    this.say(await this.planner.api.plug(one.lane, other.lane));
+  }
+
+  private say(done: Awaited<ReturnType<Planner['api']['plug']>>): void {
+    if (done.ok) this.store.dispatch(StudioActions.change({ label: done.label, edits: done.edits }));
+    else this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: done.sentence }));
+  }
+
+  private jackOf(place: JackPlace | undefined): BayJack | undefined {
+    return place && this.view().bays[place.bay]?.columns[place.column - 1]?.[place.row];
+  }
+
+  private isAt(place: JackPlace): boolean {
+    const at = this.cursor();
+    return at?.bay === place.bay && at.column === place.column && at.row === place.row;
+  }
+
+  private pointOf(event: PointerEvent): Point {
+    const scroller = this.scroller()?.nativeElement;
+    const zoom = this.zoom();
+    return {
+      x: (event.offsetX + (scroller?.scrollLeft ?? 0)) / zoom,
+      y: (event.offsetY + (scroller?.scrollTop ?? 0)) / zoom,
+    };
+  }
+
+  private bringIntoView({ x, y }: Point): void {
+    const scroller = this.scroller()?.nativeElement;
+    if (scroller === undefined) return;
+    const [left, top, margin] = [x * this.zoom(), y * this.zoom(), 80];
+    const { scrollLeft, scrollTop, clientWidth, clientHeight } = scroller;
+    scroller.scrollTo({
+      left: left < scrollLeft + margin ? left - margin : Math.max(scrollLeft, left - clientWidth + margin),
+      top: top < scrollTop + margin ? top - margin : Math.max(scrollTop, top - clientHeight + margin),
+    });
+  }
+
+  protected readonly hasRig = computed(() => (this.studio()?.rig.devices.length ?? 0) > 0);
+}

@@ -1,0 +1,266 @@
+import type { BayColumnView, BayCord, BayJack, BaysView, BayViewModel } from '@ft/core/plan/bayView';
+import type { LaneId } from '@ft/core/rig/ids';
+import type { JackPlace, LabelRun, Point } from './bay-geometry';
+import { BAY, BAY_HEIGHT, columnX, labelRuns, rowY } from './bay-geometry';
+
+/** Colours of the theme, read from its custom properties. */
+export interface BayTheme {
+  readonly ground: string;
+  readonly sheet: string;
+  readonly raised: string;
+  readonly line: string;
+  readonly ink: string;
+  readonly quiet: string;
+  readonly thread: string;
+  readonly focus: string;
+  readonly select: string;
+}
+
+/** What is being done on the sheet just now. */
+export interface BayHands {
+  readonly cursor?: JackPlace;
+  /** The jack whose end was picked up. */
+  readonly held?: JackPlace;
+  /** Where the loose end is. */
+  readonly loose?: Point;
+  /** Lanes that belong to what is selected or hovered. */
+  readonly lit: ReadonlySet<LaneId>;
+}
+
+/** The part of the sheet that is seen. */
+export interface Frame {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Colours people give cords, as hues that stay apart on both themes. */
+const CORD_COLOURS: Readonly<Record<string, string>> = {
+  ochre: '#c98f2e',
+  slate: '#7a8da3',
+  black: '#8c8577',
+  red: '#d06a5c',
+  blue: '#5c95d0',
+  green: '#63a679',
+  yellow: '#cfb53f',
+  white: '#cfc9bb',
+  violet: '#a083c9',
+};
+
+const runsOfLabels = new WeakMap<BayViewModel, Record<'upper' | 'lower', readonly LabelRun[]>>();
+
+/** Runs are worked out once for each bay, not for each frame. */
+function runsOf(bay: BayViewModel): Record<'upper' | 'lower', readonly LabelRun[]> {
+  const known = runsOfLabels.get(bay);
+  if (known !== undefined) return known;
+  const runs = {
+    upper: labelRuns(bay.columns.map(({ upper }) => upper.label)),
+    lower: labelRuns(bay.columns.map(({ lower }) => lower.label)),
+  };
+  runsOfLabels.set(bay, runs);
+  return runs;
+}
+
+/** Draws the bays that lie in the frame. One object for one canvas; it keeps nothing between frames. */
+export class BayPainter {
+  constructor(
+    private readonly context: CanvasRenderingContext2D,
+    private readonly theme: BayTheme,
+  ) {}
+
+  paint(view: BaysView, places: ReadonlyMap<LaneId, JackPlace>, frame: Frame, hands: BayHands): void {
+    const { context } = this;
+    context.fillStyle = this.theme.sheet;
+    context.fillRect(0, 0, frame.width, frame.height);
+    context.save();
+    context.translate(-frame.x, -frame.y);
+    const first = Math.max(0, Math.floor(frame.y / BAY_HEIGHT));
+    const last = Math.min(view.bays.length - 1, Math.floor((frame.y + frame.height) / BAY_HEIGHT));
+    for (let bay = first; bay <= last; bay++) {
+      const it = view.bays[bay];
+      if (it !== undefined) this.bay(it, bay, frame, hands);
+    }
+    for (const cord of view.cords) this.cord(cord, places, frame, hands);
+    if (hands.held !== undefined && hands.loose !== undefined)
+      this.hang(hands.held, hands.loose, this.theme.focus, true);
+    if (hands.cursor !== undefined) this.ring(hands.cursor);
+    context.restore();
+  }
+
+  private bay(it: BayViewModel, index: number, frame: Frame, hands: BayHands): void {
+    const { context, theme } = this;
+    const top = index * BAY_HEIGHT;
+    const width = BAY.left * 2 + it.columns.length * BAY.pitch;
+    const body = BAY_HEIGHT - BAY.title - BAY.gap;
+    context.fillStyle = theme.ink;
+    context.font = '600 13px "Inter Variable", sans-serif';
+    context.textBaseline = 'middle';
+    context.textAlign = 'left';
+    // The name stays in sight while the bay is scrolled sideways.
+    const nameX = Math.min(Math.max(BAY.left, frame.x + BAY.left), width);
+    context.fillText(it.name, nameX, top + BAY.title / 2 + 2);
+    const name = context.measureText(it.name).width;
+    context.fillStyle = theme.quiet;
+    context.font = '12px "Inter Variable", sans-serif';
+    context.fillText(it.room, nameX + name + 10, top + BAY.title / 2 + 2);
+    context.fillStyle = theme.ground;
+    context.fillRect(4, top + BAY.title, width - 8, body);
+    this.strip(it, 'upper', top + BAY.title, frame);
+    this.strip(it, 'lower', top + BAY.title + BAY.strip + BAY.jackRow * 2 + BAY.between, frame);
+    const from = Math.max(1, Math.floor((frame.x - BAY.left) / BAY.pitch));
+    const to = Math.min(it.columns.length, Math.ceil((frame.x + frame.width - BAY.left) / BAY.pitch) + 1);
+    for (let n = from; n <= to; n++) {
+      const column = it.columns[n - 1];
+      if (column !== undefined) this.column(column, index, hands);
+    }
+  }
+
+  private strip(it: BayViewModel, row: 'upper' | 'lower', top: number, frame: Frame): void {
+    const { context, theme } = this;
+    context.textBaseline = 'middle';
+    for (const run of runsOf(it)[row]) {
+      const [left, right] = [columnX(run.first) - BAY.pitch / 2, columnX(run.last) + BAY.pitch / 2];
+      if (right < frame.x || left > frame.x + frame.width) continue;
+      context.fillStyle = theme.raised;
+      context.fillRect(left + 1, top + 2, right - left - 2, BAY.strip - 4);
+      context.fillStyle = theme.ink;
+      if (run.first === run.last) this.lone(run.stem, left, top);
+      else this.counted(run, left, right, top, row, frame);
+    }
+  }
+
+  /** A label of its own stands in two short lines. */
+  private lone(text: string, left: number, top: number): void {
+    const { context } = this;
+    context.font = '9px "Inter Variable", sans-serif';
+    context.textAlign = 'center';
+    const middle = left + BAY.pitch / 2;
+    const words = text.split(' ');
+    const half = words.length === 1 ? 1 : Math.ceil(words.length / 2);
+    const lines = [words.slice(0, half).join(' '), words.slice(half).join(' ')].filter((line) => line !== '');
+    lines.forEach((line, i) => {
+      const y = top + BAY.strip / 2 + (lines.length === 1 ? 0 : (i - 0.5) * 11);
+      context.fillText(line, middle, y, BAY.pitch - 3);
+    });
+  }
+
+  private counted(
+    run: LabelRun,
+    left: number,
+    right: number,
+    top: number,
+    row: 'upper' | 'lower',
+    frame: Frame,
+  ): void {
+    const { context, theme } = this;
+    const [stemY, markY] = row === 'upper' ? [top + 11, top + 24] : [top + 24, top + 11];
+    context.font = '11px "Inter Variable", sans-serif';
+    context.textAlign = 'center';
+    const [seenLeft, seenRight] = [Math.max(left, frame.x), Math.min(right, frame.x + frame.width)];
+    context.fillText(run.stem, (seenLeft + seenRight) / 2, stemY, right - left - 4);
+    context.fillStyle = theme.quiet;
+    context.font = '10px "JetBrains Mono", monospace';
+    run.marks.forEach((mark, i) => context.fillText(mark, columnX(run.first + i), markY, BAY.pitch - 2));
+  }
+
+  private column(column: BayColumnView, bay: number, hands: BayHands): void {
+    const x = columnX(column.number);
+    this.stitch(column, x, rowY(bay, 'upper') + BAY.radius + 2, rowY(bay, 'lower') - BAY.radius - 2);
+    this.jack(column.upper, { x, y: rowY(bay, 'upper') }, hands);
+    this.jack(column.lower, { x, y: rowY(bay, 'lower') }, hands);
+    const { context, theme } = this;
+    if (column.number % 2 === 0) return;
+    context.fillStyle = theme.quiet;
+    context.font = '8px "JetBrains Mono", monospace';
+    context.textAlign = 'center';
+    context.fillText(String(column.number), x + BAY.pitch / 2, (rowY(bay, 'upper') + rowY(bay, 'lower')) / 2);
+  }
+
+  /**
+   * A normal is a stitch between the rows: two threads for a full one, one for a half, a bar where all
+   * faces are joined. Where a plug holds it open, its ends stand apart.
+   */
+  private stitch({ normalling, closed, opens }: BayColumnView, x: number, top: number, bottom: number): void {
+    if (normalling === 'none') return;
+    const { context, theme } = this;
+    context.strokeStyle = closed ? theme.thread : theme.quiet;
+    context.lineWidth = normalling === 'parallel' ? 4 : 1.4;
+    const shifts = normalling === 'full' ? [-2.5, 2.5] : [0];
+    const middle = (top + bottom) / 2;
+    context.beginPath();
+    for (const shift of shifts) {
+      if (closed) {
+        context.moveTo(x + shift, top);
+        context.lineTo(x + shift, bottom);
+      } else {
+        // The end at the destination swings aside.
+        const away = opens === 'lower' ? 1 : -1;
+        context.moveTo(x + shift, away > 0 ? top : bottom);
+        context.lineTo(x + shift, middle - away * 2);
+        context.moveTo(x + shift, away > 0 ? bottom : top);
+        context.lineTo(x + shift + 4, middle + away * 2);
+      }
+    }
+    context.stroke();
+  }
+
+  private jack(jack: BayJack, { x, y }: Point, { lit }: BayHands): void {
+    const { context, theme } = this;
+    context.beginPath();
+    // Sources are round, destinations are squares with soft corners.
+    if (jack.direction === 'out') context.arc(x, y, BAY.radius, 0, Math.PI * 2);
+    else context.roundRect(x - BAY.radius, y - BAY.radius, BAY.radius * 2, BAY.radius * 2, 3);
+    context.fillStyle = lit.has(jack.lane) ? theme.select : theme.sheet;
+    context.fill();
+    context.lineWidth = jack.thread === undefined ? 1 : 2;
+    context.strokeStyle = jack.thread === undefined ? theme.line : theme.thread;
+    if (jack.behind === '' && jack.thread === undefined) context.setLineDash([2, 2]);
+    context.stroke();
+    context.setLineDash([]);
+    context.beginPath();
+    context.arc(x, y, jack.cord === undefined ? 2 : 4, 0, Math.PI * 2);
+    context.fillStyle = jack.cord === undefined ? theme.line : theme.ink;
+    context.fill();
+  }
+
+  private cord(cord: BayCord, places: ReadonlyMap<LaneId, JackPlace>, frame: Frame, { lit }: BayHands): void {
+    const [from, to] = [places.get(cord.from), places.get(cord.to)];
+    const colour = CORD_COLOURS[cord.colour.toLowerCase()] ?? this.theme.thread;
+    const bright = lit.has(cord.from) || lit.has(cord.to);
+    if (from !== undefined && to !== undefined) {
+      const [top, bottom] = [Math.min(from.y, to.y), Math.max(from.y, to.y) + 60];
+      if (bottom < frame.y || top > frame.y + frame.height) return;
+      this.hang(from, to, colour, !cord.plugged, bright);
+      return;
+    }
+    const end = from ?? to;
+    // The other end is on no bay: the thread runs off to the side.
+    if (end !== undefined) this.hang(end, { x: end.x + 14, y: end.y + 22 }, colour, !cord.plugged, bright);
+  }
+
+  /** A thread that hangs between two points: solid where plugged, dashed where only planned. */
+  private hang(a: Point, b: Point, colour: string, planned: boolean, bright = false): void {
+    const { context } = this;
+    const sag = 18 + Math.min(60, Math.hypot(a.x - b.x, a.y - b.y) * 0.14);
+    context.beginPath();
+    context.moveTo(a.x, a.y);
+    context.bezierCurveTo(a.x, a.y + sag, b.x, b.y + sag, b.x, b.y);
+    context.strokeStyle = colour;
+    context.lineWidth = bright ? 4 : 2.5;
+    context.setLineDash(planned ? [6, 4] : []);
+    context.globalAlpha = bright ? 1 : 0.85;
+    context.stroke();
+    context.globalAlpha = 1;
+    context.setLineDash([]);
+  }
+
+  private ring({ x, y }: Point): void {
+    const { context, theme } = this;
+    context.beginPath();
+    context.arc(x, y, BAY.radius + 4, 0, Math.PI * 2);
+    context.strokeStyle = theme.focus;
+    context.lineWidth = 2;
+    context.stroke();
+  }
+}

@@ -1,0 +1,83 @@
+import { Injectable, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { EditJson } from '@ft/core/edits/editKind';
+import { idFromName } from '@ft/core/rig/ids';
+import type { TrackField } from '@ft/core/session/daw/trackCells';
+import type { Bus, Track } from '@ft/core/session/daw/trackSchema';
+import type { TrackTemplate } from '@ft/core/session/daw/trackTemplate';
+import type { Session } from '@ft/core/session/sessionSchema';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+import { Planner } from '../workers/planner.service';
+
+/** Turns what a person does on the track sheet into changes. */
+@Injectable({ providedIn: 'root' })
+export class DawChanges {
+  private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+
+  /** Takes in a typed cell; where it cannot be so, says why and leaves the text where it was typed. */
+  async cell(track: Track, field: TrackField, text: string): Promise<boolean> {
+    const read = await this.planner.api.trackCell(track, field, text);
+    if (read.ok) this.change(`${track.name}: ${field}`, read.edits);
+    else this.complain(`${track.name}: ${read.sentence}`);
+    return read.ok;
+  }
+
+  flag(track: Track, field: 'muted' | 'recordArm' | 'inputMonitor', value: boolean): void {
+    const edit = {
+      type: 'track.set',
+      session: this.session()?.id,
+      id: track.id,
+      field,
+      value,
+      was: track[field],
+    };
+    this.change(`${track.name}: ${field}`, [edit]);
+  }
+
+  async template(template: TrackTemplate): Promise<void> {
+    const what = template.count === 1 ? 'a track' : `${String(template.count)} tracks`;
+    this.change(`Add ${what}`, await this.planner.api.templateTracks(template));
+  }
+
+  async removeTrack(track: Track): Promise<void> {
+    this.change(`Remove track ${track.name}`, await this.planner.api.removeTrack(track));
+  }
+
+  addBus(name: string, width: number): void {
+    const session = this.session();
+    if (session === undefined) return;
+    if (name.trim() === '') {
+      this.complain('No bus was added: type a name first.');
+      return;
+    }
+    const id = idFromName(name, new Set(session.buses.map((bus) => bus.id)), 'bus');
+    this.change(`Add bus ${name}`, [{ type: 'bus.add', session: session.id, item: { id, name, width } }]);
+  }
+
+  async removeBus(bus: Bus): Promise<void> {
+    this.change(`Remove bus ${bus.name}`, await this.planner.api.removeBus(bus));
+  }
+
+  /** Changes a field of the session: its host, the kind of host, the pan law. */
+  set(field: 'host' | 'hostProfile' | 'panLawDb', value: unknown): void {
+    const session = this.session();
+    if (session === undefined) return;
+    const was = session[field] ?? null;
+    this.change(`DAW: ${field}`, [{ type: 'session.set', id: session.id, field, value, was }]);
+  }
+
+  change(label: string, edits: readonly EditJson[]): void {
+    if (edits.length > 0) this.store.dispatch(StudioActions.change({ label, edits }));
+  }
+
+  complain(text: string): void {
+    this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+  }
+
+  private session(): Session | undefined {
+    return this.found()?.session;
+  }
+}

@@ -1,0 +1,104 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { Store } from '@ngrx/store';
+import { EMPTY, from, switchMap } from 'rxjs';
+import type { TableReading } from '@ft/core/formats/csv/tableReading';
+import type { TrackRow } from '@ft/core/plan/trackView';
+import type { TrackField } from '@ft/core/session/daw/trackCells';
+import type { Track } from '@ft/core/session/daw/trackSchema';
+import { TRACK_KINDS } from '@ft/core/session/daw/trackSchema';
+import { TableExchange } from '../rig/table-exchange';
+import { saveText } from '../shell/save-text';
+import { PlanActions, planFeature } from '../state/plan.feature';
+import { Planner } from '../workers/planner.service';
+import { DawChanges } from './daw-changes';
+import { DawHead } from './daw-head';
+import { TemplateForm } from './template-form';
+
+/** Typed columns after the name, with what one would type there. */
+const COLUMNS: readonly { readonly field: TrackField; readonly title: string; readonly hint: string }[] = [
+  { field: 'input', title: 'Input', hint: '5, or bus Music' },
+  { field: 'inserts', title: 'Inserts', hint: 'De-esser @64; hw 5' },
+  { field: 'sends', title: 'Sends', hint: 'bus Plate −6 pre' },
+  { field: 'faderDb', title: 'Fader dB', hint: '0' },
+  { field: 'pan', title: 'Pan', hint: 'C' },
+  { field: 'outputs', title: 'Outputs', hint: '1 + bus Stems' },
+  { field: 'vca', title: 'VCA', hint: '' },
+];
+
+/** The session's tracks as their host sees them. A cell is typed; the row says where it leads in the rig. */
+@Component({
+  selector: 'ft-daw-page',
+  imports: [DawHead, TableExchange, TemplateForm],
+  templateUrl: './daw-page.html',
+  styleUrl: './daw-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DawPage {
+  private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
+  protected readonly changes = inject(DawChanges);
+  private readonly selection = this.store.selectSignal(planFeature.selectSelection);
+  protected readonly columns = COLUMNS;
+  protected readonly kinds = TRACK_KINDS;
+  protected readonly pasting = signal(false);
+  protected readonly reading = signal<TableReading | undefined>(undefined);
+  protected readonly rows = toSignal(
+    this.store
+      .select(planFeature.selectPlan)
+      .pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.trackRows())))),
+    { initialValue: [] },
+  );
+
+  protected select(track: Track): void {
+    this.store.dispatch(PlanActions.select({ ref: { kind: 'track', id: track.id } }));
+  }
+
+  protected isSelected(track: Track): boolean {
+    const selection = this.selection();
+    return selection?.kind === 'track' && selection.id === track.id;
+  }
+
+  protected async enter(
+    row: TrackRow,
+    field: TrackField,
+    input: HTMLInputElement | HTMLSelectElement,
+  ): Promise<void> {
+    if (input.value === row.texts[field]) return;
+    const taken = await this.changes.cell(row.track, field, input.value);
+    input.setAttribute('aria-invalid', String(!taken));
+  }
+
+  /** Escape puts back what was there. */
+  protected restore(row: TrackRow, field: TrackField, input: HTMLInputElement): void {
+    input.value = row.texts[field];
+    input.removeAttribute('aria-invalid');
+  }
+
+  /** Up and down go to the same column of the next track. */
+  protected step(event: Event, by: number): void {
+    const input = event.target as HTMLElement;
+    const cell = input.closest('td');
+    const row = cell?.closest('tr');
+    const next = by > 0 ? row?.nextElementSibling : row?.previousElementSibling;
+    const index = row === null || row === undefined || cell == null ? -1 : [...row.children].indexOf(cell);
+    next?.children[index]?.querySelector<HTMLElement>('input, select')?.focus();
+    event.preventDefault();
+  }
+
+  protected async try(text: string): Promise<void> {
+    this.reading.set(await this.planner.api.readTracks(text));
+  }
+
+  protected take(): void {
+    const reading = this.reading();
+    if (reading?.ok !== true) return;
+    this.changes.change(`Track list (${String(reading.lines.length)} lines)`, reading.edits);
+    this.reading.set(undefined);
+    this.pasting.set(false);
+  }
+
+  protected async write(): Promise<void> {
+    saveText('tracks.csv', await this.planner.api.writeTracks(), 'text/csv');
+  }
+}

@@ -1,0 +1,135 @@
+import type { ElementRef } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  ChangeDetectorRef,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { from } from 'rxjs';
+import type { TypeForm } from '@ft/core/rig/paramFields';
+import type { Device, Room } from '@ft/core/rig/rigSchema';
+import { PlanActions } from '../state/plan.feature';
+import { studioFeature } from '../state/studio.feature';
+import { typedNumber } from '../track/typed-number';
+import { Planner } from '../workers/planner.service';
+import { DeviceForm } from './device-form';
+import { paramTitle } from './param-title';
+import { RigChanges } from './rig-changes';
+
+const NAMES = new Intl.Collator('en', { numeric: true });
+const MOST_AT_ONCE = 100;
+
+/** Rooms as a tree of their devices, and one line to add more. */
+@Component({
+  selector: 'ft-devices-tab',
+  imports: [DeviceForm, RouterLink],
+  templateUrl: './devices-tab.html',
+  styleUrl: './devices-tab.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DevicesTab {
+  private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
+  private readonly detector = inject(ChangeDetectorRef);
+  private readonly openRow = viewChild<ElementRef<HTMLElement>>('openRow');
+  private readonly nameField = viewChild<ElementRef<HTMLInputElement>>('deviceName');
+  protected readonly changes = inject(RigChanges);
+  private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+
+  protected readonly rooms = computed(() => this.studio()?.rig.rooms ?? []);
+  protected readonly filter = signal('');
+  /** Rooms that are folded up. */
+  protected readonly folded = signal<ReadonlySet<string>>(new Set());
+  protected readonly groups = computed(() => {
+    const words = this.filter().toLowerCase().split(/\s+/);
+    const devices = (this.studio()?.rig.devices ?? []).filter((device) => {
+      const text = `${device.name} ${this.titleOf(device)}`.toLowerCase();
+      return words.every((word) => text.includes(word));
+    });
+    return [...this.rooms()]
+      .sort((a, b) => NAMES.compare(a.name, b.name))
+      .map((room) => ({
+        room,
+        devices: devices
+          .filter((device) => device.room === room.id)
+          .sort((a, b) => NAMES.compare(a.name, b.name)),
+      }));
+  });
+  protected readonly empty = computed(() => (this.studio()?.rig.devices.length ?? 0) === 0);
+  protected readonly forms = toSignal(from(this.planner.api.typeForms()), { initialValue: [] });
+  /** The device whose parameters are open. */
+  protected readonly opened = signal('');
+  protected readonly newKind = signal('');
+  protected readonly newForm = computed(() =>
+    this.forms().find(({ title }) => title.toLowerCase() === this.newKind().trim().toLowerCase()),
+  );
+
+  protected titleOf(device: Device): string {
+    return this.forms().find(({ type }) => type === device.type)?.title ?? device.type;
+  }
+
+  protected formOf(device: Device): TypeForm | undefined {
+    return this.forms().find(({ type }) => type === device.type);
+  }
+
+  /** The parameters in one line, the counts first: "channels 8 · phantom true". */
+  protected summary(device: Device): string {
+    return Object.entries(device.params)
+      .filter(([, value]) => typeof value !== 'object' || Array.isArray(value))
+      .filter(([, value]) => !Array.isArray(value) || value.every((each) => typeof each === 'number'))
+      .slice(0, 4)
+      .map(([key, value]) => {
+        const { name, unit } = paramTitle(key);
+        const shown = Array.isArray(value) ? value.join('/') : String(value);
+        return `${name} ${shown} ${unit}`.trim();
+      })
+      .join(' · ');
+  }
+
+  /** Whether something must be known before a device of the kind can be added. */
+  protected needsData(form: TypeForm): boolean {
+    return form.fields.some(({ required }) => required);
+  }
+
+  protected select(device: Device): void {
+    this.store.dispatch(PlanActions.select({ ref: { kind: 'device', id: device.id } }));
+  }
+
+  protected fold(room: Room): void {
+    this.folded.update((folded) => {
+      const next = new Set(folded);
+      if (!next.delete(room.id)) next.add(room.id);
+      return next;
+    });
+  }
+
+  /** Opens or closes the parameters of a device, and brings them into view. */
+  protected toggle(device: Device): void {
+    this.opened.set(this.opened() === device.id ? '' : device.id);
+    this.detector.detectChanges();
+    this.openRow()?.nativeElement.scrollIntoView({ block: 'nearest' });
+  }
+
+  /** Adds one or several devices, and is ready for the next. */
+  protected add(name: string, room: string, count: string, params: Readonly<Record<string, unknown>>): void {
+    const form = this.newForm();
+    const number = typedNumber(count) ?? 1;
+    if (form === undefined) this.changes.complain('Nothing was added: choose a kind of device first.');
+    else if (!Number.isInteger(number) || number < 1 || number > MOST_AT_ONCE)
+      this.changes.complain(
+        `Nothing was added: “${count}” is not a number of devices from 1 to ${String(MOST_AT_ONCE)}.`,
+      );
+    else {
+      this.changes.addDevices({ name: name.trim(), room, type: form.type, params }, number);
+      const field = this.nameField()?.nativeElement;
+      if (field !== undefined) field.value = '';
+      field?.focus();
+    }
+  }
+}

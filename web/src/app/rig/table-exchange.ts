@@ -1,0 +1,145 @@
+import { ChangeDetectionStrategy, Component, effect, input, output, signal } from '@angular/core';
+import type { TableReading } from '@ft/core/formats/csv/tableReading';
+import { csvProblemLine } from '@ft/core/formats/csv/tableReading';
+
+const SIGN = { new: '+ new', changed: '± changed', there: '= there already' } as const;
+
+/** A table pasted or read from a file, tried before it is taken in; and the same written out. */
+@Component({
+  selector: 'ft-table-exchange',
+  template: `
+    <div class="side">
+      <label [for]="'paste-' + name()">Paste cells from a spreadsheet, or choose a CSV file</label>
+      <p class="quiet num">{{ columns() }}</p>
+      <textarea
+        rows="7"
+        spellcheck="false"
+        [id]="'paste-' + name()"
+        [value]="text()"
+        (input)="put($any($event.target).value)"
+      ></textarea>
+      <div class="buttons">
+        <input
+          #file
+          type="file"
+          accept=".csv,.tsv,.txt,text/csv"
+          [attr.aria-label]="'File of ' + name()"
+          (change)="take(file)"
+        />
+        <button type="button" [disabled]="text().trim() === ''" (click)="tried.emit(text())">Try it</button>
+        <button type="button" class="main" [disabled]="!ready()" (click)="taken.emit()">Take it in</button>
+        <span class="fill"></span>
+        <button type="button" (click)="wanted.emit()">Write as CSV</button>
+      </div>
+    </div>
+    @if (reading(); as it) {
+      @if (!it.ok) {
+        <p class="error" role="status">
+          Nothing was taken in.
+          {{ it.problems.length === 1 ? 'One place is' : it.problems.length + ' places are' }} not understood:
+        </p>
+        <ul>
+          @for (problem of it.problems.slice(0, most); track $index) {
+            <li>{{ line(problem) }}</li>
+          }
+          @if (it.problems.length > most) {
+            <li class="quiet">and {{ it.problems.length - most }} more</li>
+          }
+        </ul>
+      } @else {
+        <p role="status">
+          {{
+            it.edits.length === 0 ? 'Everything is there already.' : 'This would happen; nothing is done yet:'
+          }}
+        </p>
+        <ul>
+          @for (row of it.lines.slice(0, most); track $index) {
+            <li [class]="row.change">
+              <span class="num sign">{{ sign[row.change] }}</span> {{ row.text }}
+            </li>
+          }
+          @if (it.lines.length > most) {
+            <li class="quiet">and {{ it.lines.length - most }} more</li>
+          }
+        </ul>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 0.5rem 0.75rem;
+    }
+    textarea {
+      width: 100%;
+      font-family: inherit;
+      white-space: pre;
+    }
+    p {
+      margin: 0.2rem 0;
+    }
+    .buttons {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem;
+      align-items: center;
+      margin: 0.3rem 0;
+    }
+    .fill {
+      flex: 1;
+    }
+    ul {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    .sign {
+      display: inline-block;
+      width: 9rem;
+      color: var(--ft-quiet);
+    }
+    .new .sign {
+      color: var(--ft-good);
+    }
+    .changed .sign {
+      color: var(--ft-warning);
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class TableExchange {
+  readonly name = input.required<string>();
+  readonly columns = input.required<string>();
+  readonly reading = input<TableReading>();
+  readonly tried = output<string>();
+  readonly taken = output();
+  readonly wanted = output();
+  protected readonly text = signal('');
+  protected readonly most = 200;
+  protected readonly sign = SIGN;
+  protected readonly line = csvProblemLine;
+
+  constructor() {
+    // Another table starts with an empty field.
+    effect(() => {
+      this.name();
+      this.text.set('');
+    });
+  }
+
+  protected ready(): boolean {
+    const reading = this.reading();
+    return reading?.ok === true && reading.edits.length > 0;
+  }
+
+  protected put(text: string): void {
+    this.text.set(text);
+    if (text.trim() !== '') this.tried.emit(text);
+  }
+
+  protected async take(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0];
+    input.value = '';
+    if (file !== undefined) this.put(await file.text());
+  }
+}

@@ -1,0 +1,36 @@
+import type { EditJson } from '@ft/core/edits/editKind';
+import type { TableReading } from '@ft/core/formats/csv/tableReading';
+import { readTracksCsv, tracksCsv } from '@ft/core/formats/csv/tracksCsv';
+import type { CellEdits } from '@ft/core/plan/trackEdits';
+import { removeBusEdits, removeTrackEdits, templateEdits, trackCellEdits } from '@ft/core/plan/trackEdits';
+import type { TrackRow } from '@ft/core/plan/trackView';
+import { trackRows } from '@ft/core/plan/trackView';
+import type { TrackField } from '@ft/core/session/daw/trackCells';
+import type { Bus, Track } from '@ft/core/session/daw/trackSchema';
+import type { TrackTemplate } from '@ft/core/session/daw/trackTemplate';
+import type { Desk } from './planner-api';
+
+/** What the screen of the DAW's tracks may ask. */
+export interface TrackDesk {
+  trackRows(): readonly TrackRow[];
+  trackCell(track: Track, field: TrackField, text: string): CellEdits;
+  templateTracks(template: TrackTemplate): readonly EditJson[];
+  removeTrack(track: Track): readonly EditJson[];
+  removeBus(bus: Bus): readonly EditJson[];
+  readTracks(text: string): TableReading;
+  writeTracks(): string;
+}
+
+/** Answers about the tracks of the session last planned. */
+export function createTrackDesk(there: () => Desk): TrackDesk {
+  const session = (): Desk['context']['session'] => there().context.session;
+  return {
+    trackRows: () => trackRows(there().context),
+    trackCell: (track, field, text) => trackCellEdits(session(), track, field, text),
+    templateTracks: (template) => templateEdits(session(), template),
+    removeTrack: (track) => removeTrackEdits(session(), track),
+    removeBus: (bus) => removeBusEdits(session(), bus),
+    readTracks: (text) => readTracksCsv(text, session()),
+    writeTracks: () => tracksCsv(session()),
+  };
+}
