@@ -15,3 +15,7 @@ globalThis.matchMedia ??= (media) => ({
   addEventListener() {},
   removeEventListener() {},
 });
+globalThis.Element.prototype.scrollIntoView ??= () => {};
+globalThis.Element.prototype.scrollTo ??= () => {};
+/* Nothing is drawn here; what is drawn is tested on a context of the test's own, and in Chromium. */
+globalThis.HTMLCanvasElement.prototype.getContext = () => null;

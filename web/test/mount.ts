@@ -32,7 +32,7 @@ export interface Bench {
   readonly api: FakeApi;
   readonly store: Store;
   open(): Promise<void>;
-  mount<T>(component: Type<T>): Mounted<T>;
+  mount<T>(component: Type<T>, inputs?: Readonly<Record<string, unknown>>): Mounted<T>;
 }
 
 export interface Mounted<T> {
@@ -55,9 +55,10 @@ export function bench(api = new FakeApi()): Bench {
       store.dispatch(StudioActions.open({ studioId: 'saltglass-rooms', place: SALTGLASS_PLACE }));
       await until(() => plan() !== null, 'the plan');
     },
-    mount(component) {
+    mount(component, inputs = {}) {
       const fixture = TestBed.createComponent(component);
       const element = fixture.nativeElement as HTMLElement;
+      for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
       document.body.append(element);
       fixture.detectChanges();
       return {

@@ -2,7 +2,6 @@ import { FindingsPage } from '../src/app/findings/findings-page';
 import { HistoryPage } from '../src/app/history/history-page';
 import { Inspector } from '../src/app/inspector/inspector';
 import { PatchListPage } from '../src/app/patch-list/patch-list-page';
-import { RigPage } from '../src/app/rig/rig-page';
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
 import { ThreadStrip } from '../src/app/strip/thread-strip';
@@ -142,94 +141,5 @@ describe('the history', () => {
     expect(page.text()).toContain('Plugged Broadcast dynamic to Booth panel line 2');
     button(/^Take back/).click();
     await until(() => desk.api.entries.length === 2);
-  });
-});
-
-describe('the rig', () => {
-  it('adds a device of a kind with its typical figures', async () => {
-    page = desk.mount(RigPage);
-    await until(() => {
-      page.fixture.detectChanges();
-      return page.element.querySelectorAll('option[value=dynamics]').length > 0;
-    });
-    const kind = page.element.querySelector<HTMLSelectElement>('select[aria-label="Kind of device"]')!;
-    kind.value = 'dynamics';
-    kind.dispatchEvent(new Event('change'));
-    page.fixture.detectChanges();
-    page.element.querySelector<HTMLInputElement>('input[aria-label="Name of the device"]')!.value =
-      'Tube limiter';
-    page.element
-      .querySelector('ft-device-form form')!
-      .dispatchEvent(new Event('submit', { cancelable: true }));
-    await until(() => desk.api.entries.length === 1);
-    const added = desk.api.studioNow.rig.devices.find(({ name }) => name === 'Tube limiter')!;
-    expect(added).toMatchObject({ id: 'tube-limiter', type: 'dynamics', params: { inputOhm: 10_000 } });
-  });
-
-  it('says what a device still needs, and takes it as it is typed', async () => {
-    page = desk.mount(RigPage);
-    const choose = '[aria-label="Kind of device"]';
-    await until(() => {
-      page.fixture.detectChanges();
-      return page.element.querySelectorAll('option[value=microphone]').length > 0;
-    });
-    const kind = page.element.querySelector<HTMLSelectElement>(choose)!;
-    kind.value = 'microphone';
-    kind.dispatchEvent(new Event('change'));
-    page.fixture.detectChanges();
-    const form = page.element.querySelector('ft-device-form form')!;
-    const field = form.querySelector<HTMLInputElement>('#add-sensitivityMvPerPa')!;
-    const enter = (text: string): void => {
-      field.value = text;
-      field.dispatchEvent(new Event('input'));
-      form.dispatchEvent(new Event('submit', { cancelable: true }));
-      page.fixture.detectChanges();
-    };
-    enter('');
-    expect(form.textContent).toContain('needs sensitivity');
-    expect(document.activeElement).toBe(field);
-    enter('loud');
-    expect(form.textContent).toContain('sensitivity: “loud” is not a number');
-    enter('12,5');
-    await until(() => desk.api.entries.length === 1);
-    const added = desk.api.studioNow.rig.devices.find(({ name }) => name === 'Microphone')!;
-    expect(added.params).toMatchObject({ sensitivityMvPerPa: 12.5, sourceOhm: 200 });
-    expect(added.params).not.toHaveProperty('maxDbSpl');
-  });
-
-  it('takes cords only with a name, a length and a number', async () => {
-    page = desk.mount(RigPage);
-    button(/^\s*Cords/).click();
-    page.fixture.detectChanges();
-    const form = [...page.element.querySelectorAll('form')].at(-1)!;
-    const fill = (label: string, text: string): void => {
-      form.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)!.value = text;
-    };
-    const submit = (): boolean => form.dispatchEvent(new Event('submit', { cancelable: true }));
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
-    fill('Number of cords', '4');
-    submit();
-    expect(notices().at(-1)!.text).toBe('No cords were added: they need a length in metres and a number.');
-    fill('Length in metres', '1,5');
-    submit();
-    expect(notices().at(-1)!.text).toBe('Nothing was added: type a name first.');
-    form.querySelector<HTMLInputElement>('input')!.value = 'Bay cord';
-    submit();
-    await until(() => desk.api.entries.length === 1);
-    expect(desk.api.studioNow.rig.cords.find(({ name }) => name === 'Bay cord')).toMatchObject({
-      lengthM: 1.5,
-      count: 4,
-    });
-  });
-
-  it('refuses to remove what a session uses, and names who', async () => {
-    page = desk.mount(RigPage);
-    button(/^Remove Opto compressor/).click();
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
-    await until(() => notices().length === 1);
-    expect(notices()[0]!.text).toMatch(
-      /^Not done: Remove Opto compressor and its wires\. .*line 1 Imke Tarrow, Narrator: There is no station/,
-    );
-    expect(desk.api.studioNow.rig.devices.some(({ id }) => id === ('opto' as typeof id))).toBe(true);
   });
 });

@@ -128,7 +128,8 @@ function gapsOf(
     const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
     if (edge.passive && from?.output !== undefined && loadingUnknown(graph, from.index))
       gaps.push({ code: 'impedance-unknown', lane: from.index });
-    if (to !== undefined && isAnalogue(to.medium) && maxAt(to) === undefined)
+    // A point inside a device has the maximum of the connectors around it, unless it is given one.
+    if (to !== undefined && to.face !== 'inside' && isAnalogue(to.medium) && maxAt(to) === undefined)
       gaps.push({ code: 'max-unknown', lane: to.index });
   }
   return gaps;

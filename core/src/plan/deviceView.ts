@@ -8,8 +8,7 @@ import type { Session } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
 import { formatLevel, formatOhm } from '../units/format';
 import type { LaneRow } from '../wiring/laneRows';
-import { laneRows } from '../wiring/laneRows';
-import { rangesText } from '../wiring/rigNoteWording';
+import { laneRows, rowNumbersText } from '../wiring/laneRows';
 import type { SettingCell } from './settingCells';
 
 /** A row of connectors of a device, with its figures and what it is wired to. */
@@ -66,7 +65,7 @@ function wiredTo({ rig }: CheckContext, row: LaneRow): readonly string[] {
         const numbers = other.lanes.filter(({ lane }) => far.has(lane)).map(({ number }) => number);
         if (numbers.length === 0) return [];
         return [
-          `${device.name} ${other.name}${other.lanes.length > 1 ? ` ${rangesText(numbers)}` : ''}`.trim(),
+          `${device.name} ${other.name}${other.lanes.length > 1 ? ` ${rowNumbersText(other, numbers)}` : ''}`.trim(),
         ];
       }),
     );

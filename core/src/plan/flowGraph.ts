@@ -2,7 +2,7 @@ import type { CheckContext } from '../checks/context';
 import type { EdgeKind, SignalGraph } from '../graph/signalGraph';
 import { edgesFrom } from '../graph/walk';
 import type { DeviceId } from '../rig/ids';
-import { rangesText } from '../wiring/rigNoteWording';
+import { rangesText } from '../wiring/rangesText';
 
 /** A device in the diagram. */
 export interface FlowNode {

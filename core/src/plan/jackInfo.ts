@@ -1,6 +1,6 @@
 import type { CheckContext } from '../checks/context';
 import { threadName } from '../checks/naming';
-import { edgesFrom, edgesInto } from '../graph/walk';
+import { copperFrom } from '../graph/nets';
 import type { LaneId } from '../rig/ids';
 
 /** What a person wants to know before a plug goes in. */
@@ -18,19 +18,17 @@ export interface JackInfo {
 
 const MOST_ENDS = 6;
 
-/** The first lanes with electronics in one direction; copper is only on the way. */
-function ends({ graph }: CheckContext, lane: number, direction: 'from' | 'to'): readonly string[] {
-  const found: string[] = [];
-  const seen = new Set([lane]);
-  for (const at of seen)
-    for (const edge of direction === 'from' ? edgesFrom(graph, at) : edgesInto(graph, at)) {
-      const far = direction === 'from' ? edge.to : edge.from;
-      const it = graph.lanes[far];
-      if (it === undefined || seen.has(far)) continue;
-      if (it.medium === 'any') seen.add(far);
-      else found.push(it.name);
-    }
-  return [...new Set(found)].slice(0, MOST_ENDS);
+/** The electronics on the copper at a lane: what drives it, and everything the same signal goes into. */
+function ends({ graph }: CheckContext, lane: number): Pick<JackInfo, 'from' | 'to'> {
+  const upstream = copperFrom(graph, lane, 'to');
+  const downstream = new Set(upstream.flatMap((each) => copperFrom(graph, each, 'from')));
+  const names = (lanes: Iterable<number>, direction: 'in' | 'out'): readonly string[] =>
+    [...lanes]
+      .map((index) => graph.lanes[index])
+      .filter((it) => it !== undefined && it.medium !== 'any' && it.direction === direction)
+      .map((it) => it?.name ?? '')
+      .slice(0, MOST_ENDS);
+  return { from: names(upstream, 'out'), to: names(downstream, 'in') };
 }
 
 /** Everything about one jack of the scene as it stands. */
@@ -44,15 +42,16 @@ export function jackInfo(context: CheckContext, id: LaneId): JackInfo | undefine
     threads
       .filter(({ path }) => path.some((edge) => edges.has(edge.index)))
       .map(({ thread }) => threadName(thread));
+  // A jack carries what comes to it over copper, be it only to listen.
+  const carried = new Set(copperFrom(graph, lane, 'to'));
   const through = threads.filter(
-    ({ start, path }) => start === lane || path.some((edge) => edge.to === lane),
+    ({ start, path }) => carried.has(start) || path.some((edge) => carried.has(edge.to)),
   );
   const cord = scene.cords.find((each) => each.id === graph.plugAt.get(lane));
   const nameOf = (end: LaneId): string => name(graph.laneIndex.get(end) ?? -1);
   return {
     name: name(lane),
-    from: ends(context, lane, 'to'),
-    to: ends(context, lane, 'from'),
+    ...ends(context, lane),
     threads: through.map(({ thread }) => threadName(thread)),
     opens: opened.map((edge) => `${name(edge.from)} → ${name(edge.to)}`),
     cuts: using(new Set(opened.map(({ index }) => index))),

@@ -11,13 +11,17 @@ export interface WireLine {
   readonly tieLine: boolean;
 }
 
-/** The fixed wiring by name, in the order of the rig. */
+const NAMES = new Intl.Collator('en', { numeric: true });
+
+/** The fixed wiring by name, in the order of the outputs. */
 export const wireLines = ({ graph }: CheckContext): readonly WireLine[] =>
-  graph.edges.flatMap((edge) => {
-    if (edge.hardwire === undefined) return [];
-    const [from, to] = [graph.lanes[edge.from]?.name ?? '', graph.lanes[edge.to]?.name ?? ''];
-    return [{ id: edge.hardwire, from, to, tieLine: edge.kind === 'tieLine' }];
-  });
+  graph.edges
+    .flatMap((edge) => {
+      if (edge.hardwire === undefined) return [];
+      const [from, to] = [graph.lanes[edge.from]?.name ?? '', graph.lanes[edge.to]?.name ?? ''];
+      return [{ id: edge.hardwire, from, to, tieLine: edge.kind === 'tieLine' }];
+    })
+    .sort((a, b) => NAMES.compare(a.from, b.from) || NAMES.compare(a.to, b.to));
 
 /** A connector that a wire can be soldered to. */
 export interface WireEnd {

@@ -3,6 +3,7 @@ import type { EntityRef } from '../checks/finding';
 import { threadName } from '../checks/naming';
 import { hostOf, trackLane } from '../graph/dawTracks';
 import type { Edge, EdgeKind } from '../graph/signalGraph';
+import { copperFrom } from '../graph/nets';
 import { edgesFrom, edgesInto } from '../graph/walk';
 import type { Ladder, Rung } from '../levels/ladder';
 import { ladder } from '../levels/ladder';
@@ -107,12 +108,26 @@ const threadStrip = (context: CheckContext, planned: PlannedThread, selectedLane
   complete: planned.complete,
 });
 
-/** Follows the first conducting edge in one direction until it ends or comes back. */
+/** Whether copper leads from a lane to electronics; an empty jack leads nowhere. */
+function leadsOn({ graph }: CheckContext, from: number, direction: 'from' | 'to'): boolean {
+  return copperFrom(graph, from, direction).some((lane) => graph.lanes[lane]?.medium !== 'any');
+}
+
+/** Of several ways on, the first that leads somewhere. */
+function wayOn(context: CheckContext, lane: number, direction: 'from' | 'to'): Edge | undefined {
+  const ways = (direction === 'from' ? edgesFrom : edgesInto)(context.graph, lane);
+  if (ways.length < 2) return ways[0];
+  return (
+    ways.find((edge) => leadsOn(context, direction === 'from' ? edge.to : edge.from, direction)) ?? ways[0]
+  );
+}
+
+/** Follows one conducting edge after another in one direction until it ends or comes back. */
 function follow(context: CheckContext, from: number, direction: 'from' | 'to'): readonly Edge[] {
   const edges: Edge[] = [];
   const seen = new Set([from]);
   for (let lane = from; ;) {
-    const edge: Edge | undefined = (direction === 'from' ? edgesFrom : edgesInto)(context.graph, lane)[0];
+    const edge = wayOn(context, lane, direction);
     const next = direction === 'from' ? edge?.to : edge?.from;
     if (edge === undefined || next === undefined || seen.has(next)) return edges;
     edges.push(edge);
@@ -160,6 +175,12 @@ function laneOf(context: CheckContext, ref: EntityRef): number | undefined {
   }
 }
 
+function titleOf({ rig, session }: CheckContext, ref: EntityRef): string {
+  const list: readonly { readonly id: string; readonly name: string }[] =
+    ref.kind === 'track' ? session.tracks : rig.devices;
+  return list.find(({ id }) => id === ref.id)?.name ?? '';
+}
+
 /** The strip of a selection: the thread through it, or, where none runs there, the loose path. */
 export function stripOf(context: CheckContext, ref: EntityRef): Strip | undefined {
   if (ref.kind === 'thread') {
@@ -168,6 +189,9 @@ export function stripOf(context: CheckContext, ref: EntityRef): Strip | undefine
   }
   const lane = laneOf(context, ref);
   if (lane === undefined) return undefined;
+  // Of a track or a device the whole way is meant, no one place on it.
+  if (ref.kind === 'track' || ref.kind === 'device')
+    return { ...looseStrip(context, lane), title: titleOf(context, ref), selected: -1 };
   const planned = context.threads.find(({ ladder: { rungs } }) => rungs.some((rung) => rung.lane === lane));
   return planned === undefined ? looseStrip(context, lane) : threadStrip(context, planned, lane);
 }

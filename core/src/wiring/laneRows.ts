@@ -4,6 +4,7 @@ import type { LaneId } from '../rig/ids';
 import type { Connector } from '../rig/connector';
 import type { Port } from '../rig/deviceModel';
 import type { Device } from '../rig/rigSchema';
+import { rangesText } from './rangesText';
 
 /** One numbered lane of a row. */
 export interface RowLane {
@@ -25,15 +26,33 @@ export interface LaneRow {
   readonly face: Port['face'];
   readonly medium: Port['medium'];
   readonly connector: Connector;
+  /** True where the lanes are lettered: A is number 1. */
+  readonly lettered: boolean;
   readonly lanes: readonly RowLane[];
 }
 
-/** Splits the last number off a name: "5 lower rear" is number 5 of "lower rear". */
-function numbered(name: string): { readonly row: string; readonly number: number } {
+/** The number of a channel's letter, and the other way round. */
+export const numberOfLetter = (letter: string): number => letter.toUpperCase().charCodeAt(0) - 64;
+const letterOf = (number: number): string => String.fromCharCode(64 + number);
+
+/** Numbers of a row's lanes as its labels have them: "1–3, 7", or "A–B". */
+export const rowNumbersText = ({ lettered }: LaneRow, numbers: readonly number[]): string =>
+  lettered ? rangesText(numbers).replace(/\d+/g, (digits) => letterOf(Number(digits))) : rangesText(numbers);
+
+/** Splits the last number off a name: "5 lower rear" is number 5 of "lower rear", "in B" number 2 of "in". */
+function numbered(name: string): {
+  readonly row: string;
+  readonly number: number;
+  readonly lettered: boolean;
+} {
   const at = [...name.matchAll(/\d+/g)].at(-1);
-  if (at === undefined) return { row: name, number: 1 };
+  if (at === undefined) {
+    const letter = /^(.+) ([A-P])$/.exec(name);
+    if (letter === null) return { row: name, number: 1, lettered: false };
+    return { row: letter[1] ?? name, number: numberOfLetter(letter[2] ?? 'A'), lettered: true };
+  }
   const row = `${name.slice(0, at.index)} ${name.slice(at.index + at[0].length)}`;
-  return { row: row.replace(/\s+/g, ' ').trim(), number: Number(at[0]) };
+  return { row: row.replace(/\s+/g, ' ').trim(), number: Number(at[0]), lettered: false };
 }
 
 const knownRows = new WeakMap<Device, readonly LaneRow[]>();
@@ -43,10 +62,20 @@ function rowsOf(device: Device): readonly LaneRow[] {
   for (const [id, { port }] of lanesOf(device)) {
     if (port.face === 'inside') continue;
     const lane = Number(id.slice(id.lastIndexOf('/') + 1));
-    const { row: name, number } = numbered(laneNameIn(port, lane));
+    const { row: name, number, lettered } = numbered(laneNameIn(port, lane));
     const key = `${name} ${port.direction} ${port.face}`;
     const { direction, face, medium, connector } = port;
-    const row = rows.get(key) ?? { device, name, direction, face, medium, connector, lanes: [], ports: [] };
+    const row = rows.get(key) ?? {
+      device,
+      name,
+      direction,
+      face,
+      medium,
+      connector,
+      lettered,
+      lanes: [],
+      ports: [],
+    };
     if (!row.ports.includes(port.key)) row.ports.push(port.key);
     row.lanes.push({ number, lane: id, connectorNumber: row.ports.length });
     rows.set(key, row);

@@ -5,7 +5,7 @@ import type { HardwireId, LaneId } from '../rig/ids';
 import { isAnalogue } from '../rig/medium';
 import type { Hardwire, Rig } from '../rig/rigSchema';
 import type { Medium } from '../rig/medium';
-import { laneRows } from './laneRows';
+import { laneRows, rowNumbersText } from './laneRows';
 
 /** Something about the rig that a technician would look at. Figures and ids, no prose. */
 export type RigNote =
@@ -14,6 +14,7 @@ export type RigNote =
       readonly device: string;
       readonly row: string;
       readonly numbers: readonly number[];
+      readonly numbersText: string;
       readonly of: number;
     }
   | {
@@ -49,7 +50,10 @@ function unwired(rig: Rig, wired: ReadonlySet<LaneId>): readonly RigNote[] {
       if (row.face !== 'rear') return [];
       const numbers = row.lanes.filter(({ lane }) => !wired.has(lane)).map(({ number }) => number);
       if (numbers.length === 0) return [];
-      return [{ code: 'unwired', device: device.name, row: row.name, numbers, of: row.lanes.length }];
+      const numbersText = rowNumbersText(row, numbers);
+      return [
+        { code: 'unwired', device: device.name, row: row.name, numbers, numbersText, of: row.lanes.length },
+      ];
     }),
   );
 }

@@ -17,17 +17,6 @@ const SEVERITY: Record<RigNote['code'], RigNoteView['severity']> = {
   unwired: 'note',
 };
 
-/** 1, 2, 3, 7 as "1–3, 7". */
-export function rangesText(numbers: readonly number[]): string {
-  const runs: [number, number][] = [];
-  for (const number of numbers) {
-    const last = runs.at(-1);
-    if (last !== undefined && number === last[1] + 1) last[1] = number;
-    else runs.push([number, number]);
-  }
-  return runs.map(([a, b]) => (a === b ? String(a) : `${a}–${b}`)).join(', ');
-}
-
 const MOST_NAMED = 3;
 
 function sentence(note: RigNote, name: (lane: LaneId) => string): string {
@@ -47,7 +36,7 @@ function sentence(note: RigNote, name: (lane: LaneId) => string): string {
     case 'unwired': {
       const row = `${note.device} ${note.row}`.trim();
       if (note.numbers.length < note.of)
-        return `${row} ${rangesText(note.numbers)} ${note.numbers.length === 1 ? 'has' : 'have'} no wire.`;
+        return `${row} ${note.numbersText} ${note.numbers.length === 1 ? 'has' : 'have'} no wire.`;
       return `${row}: nothing is wired to ${note.of === 1 ? 'it' : `any of its ${note.of}`}.`;
     }
   }

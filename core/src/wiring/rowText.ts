@@ -3,7 +3,7 @@ import { numberRange } from '../rig/numberRange';
 import type { Device } from '../rig/rigSchema';
 import { nearestNames } from './nearestName';
 import type { LaneRow } from './laneRows';
-import { laneRows } from './laneRows';
+import { laneRows, numberOfLetter } from './laneRows';
 
 /** Why a typed row is not understood. Data; `rowProblemSentence` makes the words. */
 export type RowProblem =
@@ -53,6 +53,17 @@ function deviceIn(devices: readonly Device[], text: string): Device | undefined 
 const RANGE =
   /\d+(?:\s*[-–]\s*\d+(?:\s*(?:\/|step)\s*\d+)?)?(?:\s*[,;]\s*\d+(?:\s*[-–]\s*\d+(?:\s*(?:\/|step)\s*\d+)?)?)*/gi;
 const DB25 = /\bdb-?25\s+(\d+)/i;
+
+const LETTERS = /(?:^|\s)([A-P])(?:\s*[-–]\s*([A-P]))?$/i;
+
+/** "key in A-B" as "key in 1-2": letters are what two-channel units count by. */
+function withNumbers(text: string, rows: readonly LaneRow[]): string {
+  if (!rows.some(({ lettered }) => lettered)) return text;
+  return text.replace(LETTERS, (_all, first: string, last?: string) => {
+    const range = last === undefined ? '' : `-${numberOfLetter(last)}`;
+    return ` ${numberOfLetter(first)}${range}`;
+  });
+}
 
 /** Numbers in the text are tried as the range first from the end, since row names may hold numbers too. */
 function splitRange(text: string): readonly { readonly range?: string; readonly rest: string }[] {
@@ -133,8 +144,8 @@ export function readRow(devices: readonly Device[], text: string, direction: 'in
         devices.map(({ name }) => name),
       ),
     });
-  const rest = text.trim().slice(device.name.length).trim();
   const rows = laneRows(device).filter((row) => row.direction === direction);
+  const rest = withNumbers(text.trim().slice(device.name.length).trim(), rows).trim();
   const connector = lanesOfConnector(rows, rest);
   if (connector !== undefined) return connector;
   for (const { range, rest: typed } of splitRange(rest)) {

@@ -17,6 +17,7 @@ const bare = studioOf({
     { id: 'converter', name: 'Converter', type: 'converter', params: { adcs: 24, dacs: 24 } },
     { id: 'preamp', name: 'Preamp', type: 'micPreamp', params: { channels: 4 } },
     { id: 'preamp-b', name: 'Preamp B', type: 'micPreamp', params: { channels: 8 } },
+    { id: 'pair', name: 'Pair', type: 'dynamics', params: { channels: 2, keyInput: true } },
     { id: 'desk', name: 'Desk', type: 'splitConsole', params: { channels: 8, groups: 8 } },
   ],
 });
@@ -61,6 +62,7 @@ describe('a loom', () => {
     ['a start that spills downwards', wish('Bay A 1-8 lower', 'Converter in 24', { down: true }), 8],
     ['whole rows', wish('Preamp out', 'Bay A 1-4 upper'), 4],
     ['a device whose name begins like another’s', wish('Preamp B out 1-8', 'Bay A 5-12 upper'), 8],
+    ['letters', wish('Pair out A-B', 'Bay A 9-10 upper'), 2],
     ['one bus over and over', wish('Desk group out', 'Converter line in 1-24', { pairing: 'repeat' }), 24],
   ])('takes %s', (_name, it, count) => {
     expect(wiresOf(drawn(bare, it).rig)).toHaveLength(count);

@@ -4,7 +4,8 @@ import type { LaneId } from '@ft/core/rig/ids';
 import { laneLabel } from '@ft/core/rig/laneLabel';
 import { rigCheck } from '@ft/core/wiring/rigCheck';
 import type { RigNoteView } from '@ft/core/wiring/rigNoteWording';
-import { rangesText, rigNoteViews } from '@ft/core/wiring/rigNoteWording';
+import { rangesText } from '@ft/core/wiring/rangesText';
+import { rigNoteViews } from '@ft/core/wiring/rigNoteWording';
 import type { Parts } from '../fixtures/studioOf';
 import { studioOf } from '../fixtures/studioOf';
 
@@ -34,6 +35,12 @@ describe('the rig check', () => {
     expect(found).toContain('Preamp out 2–4 have no wire.');
     expect(found).toContain('Preamp mic in: nothing is wired to any of its 4.');
     expect(found).toContain('Bay A upper rear 2–4 have no wire.');
+    const pair: Parts['devices'] = [{ id: 'pair', name: 'Pair', type: 'dynamics', params: { channels: 2 } }];
+    const wires: Parts['wires'] = [['pair/out-1/1', 'pair/in-2/1']];
+    expect(texts({ devices: pair, wires }, 'unwired')).toEqual([
+      'Pair in A has no wire.',
+      'Pair out B has no wire.',
+    ]);
   });
 
   it('finds two outputs on one input', () => {

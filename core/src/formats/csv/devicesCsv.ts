@@ -48,6 +48,7 @@ class DeviceTable {
       );
     this.lineOf.set(name.toLowerCase(), row.line);
     const kind = row.cell('Kind');
+    if (kind === '') return this.refuse(row, 'Kind', 'A device has a kind, such as Patchbay or Mic preamp.');
     const type = typeNamed(kind);
     if (type === undefined) {
       const near = nearestNames(

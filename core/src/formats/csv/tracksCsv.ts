@@ -40,28 +40,36 @@ const FIELDS: readonly TrackField[] = [
 const titleOf = (field: TrackField): string =>
   TRACK_COLUMNS.find((column) => column.field === field)?.title ?? field;
 
-/** Buses a table names that the session does not have: made as wide as the first track that uses them. */
+const widthOf = (row: CsvRow): number =>
+  Number(
+    row
+      .cell('Width')
+      .replace(/^mono$/i, '1')
+      .replace(/^stereo$/i, '2'),
+  ) || 1;
+
+/** The buses a line names in its input and outputs. */
+const busNames = (row: CsvRow): readonly string[] =>
+  [row.cell('Input'), ...row.cell('Outputs').split(/[+;]/)].flatMap((part) => {
+    const name = /^\s*bus\s+(.+?)\s*$/i.exec(part)?.[1];
+    return name === undefined ? [] : [name];
+  });
+
+/** Buses a table names that the session does not have: as wide as the widest track that uses them. */
 function newBuses(rows: readonly CsvRow[], session: Session): readonly Bus[] {
   const known = new Set(session.buses.map(({ name }) => name.toLowerCase()));
   const taken = new Set<string>(session.buses.map(({ id }) => id));
-  const made: Bus[] = [];
+  const made = new Map<string, Bus>();
   for (const row of rows)
-    for (const part of `${row.cell('Input')};${row.cell('Outputs').replace(/\+/g, ';')}`.split(';')) {
-      const name = /^\s*bus\s+(.+?)\s*$/i.exec(part)?.[1];
-      if (name === undefined || known.has(name.toLowerCase())) continue;
-      known.add(name.toLowerCase());
-      const id = idFromName(name, taken, 'bus') as Bus['id'];
+    for (const name of busNames(row)) {
+      const key = name.toLowerCase();
+      if (known.has(key)) continue;
+      const before = made.get(key);
+      const id = before?.id ?? (idFromName(name, taken, 'bus') as Bus['id']);
       taken.add(id);
-      const width =
-        Number(
-          row
-            .cell('Width')
-            .replace(/^mono$/i, '1')
-            .replace(/^stereo$/i, '2'),
-        ) || 1;
-      made.push({ id, name, width });
+      made.set(key, { id, name: before?.name ?? name, width: Math.max(before?.width ?? 1, widthOf(row)) });
     }
-  return made;
+  return [...made.values()];
 }
 
 interface Known {

@@ -56,4 +56,14 @@ export const insideLanes = (
   name: string,
   lanes: number,
   medium: Medium = 'line',
-): Port => ({ key, name, direction, medium, lanes, connector: 'fixed', face: 'inside' });
+  maxDbu?: number,
+): Port => ({
+  key,
+  name,
+  direction,
+  medium,
+  lanes,
+  connector: 'fixed',
+  face: 'inside',
+  ...(maxDbu !== undefined && { output: { maxDbu } }),
+});

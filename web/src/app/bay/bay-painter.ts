@@ -173,8 +173,8 @@ export class BayPainter {
     if (column.number % 2 === 0) return;
     context.fillStyle = theme.quiet;
     context.font = '8px "JetBrains Mono", monospace';
-    context.textAlign = 'center';
-    context.fillText(String(column.number), x + BAY.pitch / 2, (rowY(bay, 'upper') + rowY(bay, 'lower')) / 2);
+    context.textAlign = 'left';
+    context.fillText(String(column.number), x + 6, (rowY(bay, 'upper') + rowY(bay, 'lower')) / 2);
   }
 
   /**

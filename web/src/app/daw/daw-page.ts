@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { EMPTY, from, switchMap } from 'rxjs';
@@ -39,7 +39,6 @@ export class DawPage {
   private readonly planner = inject(Planner);
   protected readonly changes = inject(DawChanges);
   private readonly selection = this.store.selectSignal(planFeature.selectSelection);
-  protected readonly columns = COLUMNS;
   protected readonly kinds = TRACK_KINDS;
   protected readonly pasting = signal(false);
   protected readonly reading = signal<TableReading | undefined>(undefined);
@@ -48,6 +47,11 @@ export class DawPage {
       .select(planFeature.selectPlan)
       .pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.trackRows())))),
     { initialValue: [] },
+  );
+
+  /** The VCA column is there once there is one to follow. */
+  protected readonly columns = computed(() =>
+    COLUMNS.filter(({ field }) => field !== 'vca' || this.rows().some(({ track }) => track.kind === 'vca')),
   );
 
   protected select(track: Track): void {

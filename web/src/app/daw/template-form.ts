@@ -9,7 +9,6 @@ import { DawChanges } from './daw-changes';
   selector: 'ft-template-form',
   template: `
     <form (submit)="make(); $event.preventDefault()">
-      <span>Add</span>
       <input
         class="num"
         type="text"
@@ -65,8 +64,11 @@ import { DawChanges } from './daw-changes';
       align-items: center;
       gap: 0.35rem 0.6rem;
     }
+    input:not(.num) {
+      max-width: 11rem;
+    }
     input.num {
-      width: 3rem;
+      width: 2.6rem;
       text-align: right;
     }
   `,

@@ -1,5 +1,4 @@
-import ELK from 'elkjs/lib/elk.bundled.js';
-import type { ElkExtendedEdge, ElkNode } from 'elkjs/lib/elk.bundled.js';
+import type { ELK, ElkExtendedEdge, ElkNode } from 'elkjs/lib/elk-api.js';
 import type { FlowGraph } from '@ft/core/plan/flowGraph';
 import type { FlowLayout, PlacedLink, PlacedNode } from './flow-layout';
 import { labelWidth, NODE_HEIGHT, nodeWidth } from './flow-layout';
@@ -14,15 +13,13 @@ const OPTIONS = {
   'elk.layered.considerModelOrder.strategy': 'NODES_AND_EDGES',
 };
 
-const elk = new ELK();
-
 function pointsOf({ sections = [] }: ElkExtendedEdge): readonly { x: number; y: number }[] {
   const [section] = sections;
   return section === undefined ? [] : [section.startPoint, ...(section.bendPoints ?? []), section.endPoint];
 }
 
-/** Lays a flow graph out in layers from left to right, with the algorithms of the ELK library. */
-export async function layoutFlow({ nodes, links }: FlowGraph): Promise<FlowLayout> {
+/** Lays a flow graph out in layers from left to right. */
+export async function layoutFlow(elk: ELK, { nodes, links }: FlowGraph): Promise<FlowLayout> {
   const graph: ElkNode = {
     id: 'flow',
     layoutOptions: OPTIONS,

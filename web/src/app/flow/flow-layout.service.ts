@@ -1,17 +1,20 @@
 import type { OnDestroy } from '@angular/core';
 import { Injectable } from '@angular/core';
-import type { Remote } from 'comlink';
-import { wrap } from 'comlink';
-import { createFlowWorker } from './create-flow-worker';
-import type { FlowLayoutApi } from './flow-layout';
+import type { FlowGraph } from '@ft/core/plan/flowGraph';
+import { createElk } from './create-elk';
+import { layoutFlow } from './elk-layout';
+import type { FlowLayout } from './flow-layout';
 
-/** The layout engine in its worker, started when the first diagram is asked for. */
+/** The layout engine, started when the first diagram is asked for. */
 @Injectable({ providedIn: 'root' })
 export class FlowLayouts implements OnDestroy {
-  private readonly worker = createFlowWorker();
-  readonly api: Remote<FlowLayoutApi> = wrap<FlowLayoutApi>(this.worker);
+  private readonly elk = createElk();
+
+  layout(graph: FlowGraph): Promise<FlowLayout> {
+    return layoutFlow(this.elk, graph);
+  }
 
   ngOnDestroy(): void {
-    this.worker.terminate();
+    this.elk.terminateWorker();
   }
 }

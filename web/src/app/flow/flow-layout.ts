@@ -21,11 +21,6 @@ export interface FlowLayout {
   readonly links: readonly PlacedLink[];
 }
 
-/** What the layout worker offers. */
-export interface FlowLayoutApi {
-  layout(graph: FlowGraph): Promise<FlowLayout>;
-}
-
 const CHARACTER = 7.2;
 export const NODE_HEIGHT = 40;
 

@@ -16,7 +16,7 @@ import type { DeviceId } from '@ft/core/rig/ids';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
-import type { FlowLayout, PlacedLink, PlacedNode } from './flow-layout';
+import type { FlowLayout, PlacedLink } from './flow-layout';
 import { FlowLayouts } from './flow-layout.service';
 
 type Shown =
@@ -48,15 +48,13 @@ export class FlowPage {
       a.name.localeCompare(b.name, 'en', { numeric: true }),
     ),
   );
-  protected readonly middle = linkedSignal((): DeviceId | undefined => {
-    const asked = this.device();
-    const selected = this.selection();
-    const { devices } = this;
+  protected readonly middle = computed((): DeviceId | undefined => {
+    const [devices, asked, selected] = [this.devices(), this.device(), this.selection()];
     return (
-      devices().find(({ id }) => id === asked)?.id ??
+      devices.find(({ id }) => id === asked)?.id ??
       (selected?.kind === 'device' ? selected.id : undefined) ??
-      devices().find(({ type }) => type === 'dawHost' || type === 'converter')?.id ??
-      devices()[0]?.id
+      devices.find(({ type }) => type === 'dawHost' || type === 'converter')?.id ??
+      devices[0]?.id
     );
   });
   protected readonly steps = signal(1);
@@ -71,7 +69,7 @@ export class FlowPage {
       switchMap(([middle, steps, plan]) => {
         if (middle === undefined || plan === null) return EMPTY;
         return from(this.planner.api.flow(middle, steps)).pipe(
-          switchMap((graph) => from(this.layouts.api.layout(graph))),
+          switchMap((graph) => from(this.layouts.layout(graph))),
           map((layout): Shown => ({ state: 'shown', layout })),
           startWith<Shown>({ state: 'working' }),
           catchError((error: unknown) =>
@@ -91,13 +89,9 @@ export class FlowPage {
     return points.map(({ x, y }) => `${String(x)},${String(y)}`).join(' ');
   }
 
-  protected centre(node: PlacedNode): void {
-    this.middle.set(node.id);
-    this.store.dispatch(PlanActions.select({ ref: { kind: 'device', id: node.id } }));
-    void this.router.navigate([], { queryParams: { device: node.id } });
-  }
-
-  protected choose(id: string): void {
-    this.middle.set(id as DeviceId);
+  /** The device in the middle stands in the address, so that going back goes back. */
+  protected centre(id: string): void {
+    this.store.dispatch(PlanActions.select({ ref: { kind: 'device', id: id as DeviceId } }));
+    void this.router.navigate([], { queryParams: { device: id } });
   }
 }

@@ -15,6 +15,15 @@ export interface AskedChange extends RigChange {
   readonly label: string;
 }
 
+/** A name nobody has yet: the one asked for, or with the next number behind it. */
+function freeName(name: string, taken: ReadonlySet<string>, numbered: boolean): string {
+  if (!numbered && !taken.has(name.toLowerCase())) return name;
+  for (let n = numbered ? 1 : 2; ; n++) {
+    const next = `${name} ${String(n)}`;
+    if (!taken.has(next.toLowerCase())) return next;
+  }
+}
+
 /** Turns what a person does on the rig page into changes. */
 @Injectable({ providedIn: 'root' })
 export class RigChanges {
@@ -28,17 +37,16 @@ export class RigChanges {
     this.add('room', name, this.studio()?.rig.rooms ?? [], { name } satisfies NewThing<Room>);
   }
 
-  /** Adds devices that are alike; more than one are numbered. */
+  /** Adds devices that are alike; where a name is taken, or there are several, they are numbered on. */
   addDevices(device: NewThing<Device> & { readonly name: string }, count: number): void {
-    if (device.name.trim() === '') {
-      this.complain('Nothing was added: type a name first.');
-      return;
-    }
-    const taken = new Set<string>((this.studio()?.rig.devices ?? []).map(({ id }) => id));
-    const edits = Array.from({ length: count }, (_, i): EditJson => {
-      const name = count === 1 ? device.name : `${device.name} ${String(i + 1)}`;
-      const id = idFromName(name, taken, 'device');
-      taken.add(id);
+    const devices = this.studio()?.rig.devices ?? [];
+    const ids = new Set<string>(devices.map(({ id }) => id));
+    const names = new Set(devices.map(({ name }) => name.toLowerCase()));
+    const edits = Array.from({ length: count }, (): EditJson => {
+      const name = freeName(device.name, names, count > 1);
+      const id = idFromName(name, ids, 'device');
+      ids.add(id);
+      names.add(name.toLowerCase());
       return { type: 'device.add', item: { ...device, id, name } };
     });
     this.change(count === 1 ? `Add ${device.name}` : `Add ${String(count)} × ${device.name}`, edits);

@@ -55,6 +55,9 @@ function firstLine({ rows }: Plan): EntityRef | null {
 
 const sameRef = (a: EntityRef | null, b: EntityRef): boolean => a?.kind === b.kind && a.id === b.id;
 
+/** What has a line or a page of its own, which says more than the inspector could. */
+const OWN_PAGE: ReadonlySet<EntityRef['kind']> = new Set(['thread', 'track', 'device']);
+
 export const planFeature = createFeature({
   name: 'plan',
   reducer: createReducer(
@@ -117,7 +120,7 @@ export const planFeature = createFeature({
       selectHop,
       selectSelection,
       (key, hop, selection) =>
-        key !== null || hop >= 0 || (selection !== null && selection.kind !== 'thread'),
+        key !== null || hop >= 0 || (selection !== null && !OWN_PAGE.has(selection.kind)),
     ),
     selectCurrentHop: createSelector(selectStrip, selectHop, (strip, hop) => strip?.hops[hop]),
   }),

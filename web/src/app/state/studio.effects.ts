@@ -24,7 +24,10 @@ import {
 import type { Action } from '@ngrx/store';
 import type { EntryMessage } from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';
+import { changeSchema } from '@ft/core/edits/change';
 import { propose } from '@ft/core/edits/replica';
+import { shapeProblems } from '@ft/core/formats/shapeProblems';
+import { problemSentence } from '@ft/core/session/problemWording';
 import { refusalSentence } from '@ft/core/edits/refusalWording';
 import { Api, apiErrorOf } from './api.service';
 import { authorId } from './author';
@@ -87,15 +90,18 @@ export const tryChange = createEffect(
       concatLatestFrom(() => store.select(studioFeature.selectReplica)),
       mergeMap(([{ label, edits, draft }, replica]): Observable<Action> => {
         if (replica === null || edits.length === 0) return EMPTY;
-        const change: Change = { id: crypto.randomUUID(), label, edits: [...edits] };
+        const id = crypto.randomUUID();
+        const refuse = (message: string): Observable<Action> => {
+          const refused = StudioActions.refused({ changeId: id, label, message });
+          return draft === undefined ? of(refused) : from([refused, DraftActions.keep(draft)]);
+        };
+        // Parsed as the server will, so that what is left out has its typical value here as well.
+        const parsed = changeSchema.safeParse({ id, label, edits });
+        if (!parsed.success) return refuse(shapeProblems(parsed.error.issues).map(problemSentence).join(' '));
+        const change: Change = parsed.data;
         const tried = propose(replica, change);
         if (tried.ok) return of(StudioActions.proposed({ change, ...(draft && { draft }) }));
-        const refused = StudioActions.refused({
-          changeId: change.id,
-          label,
-          message: refusalSentence(tried.refusal, replica.studio),
-        });
-        return draft === undefined ? of(refused) : from([refused, DraftActions.keep(draft)]);
+        return refuse(refusalSentence(tried.refusal, replica.studio));
       }),
     );
   },

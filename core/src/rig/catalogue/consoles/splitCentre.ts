@@ -42,13 +42,13 @@ export function centrePorts(p: SplitParams): readonly Port[] {
   const output = { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu };
   const out = (key: string, name: string): Port => analogueOut('line', { key, name }, output);
   return [
-    ...(p.groups > 0 ? [insideLanes('out', 'group', 'group', p.groups)] : []),
+    ...(p.groups > 0 ? [insideLanes('out', 'group', 'group', p.groups, 'line', p.maxOutputDbu)] : []),
     ...numbersTo(p.groups).map((g) => out(`group-out-${g}`, `group out ${g}`)),
-    ...(p.auxes > 0 ? [insideLanes('out', 'aux', 'aux', p.auxes)] : []),
+    ...(p.auxes > 0 ? [insideLanes('out', 'aux', 'aux', p.auxes, 'line', p.maxOutputDbu)] : []),
     ...numbersTo(p.auxes).map((k) => out(`aux-out-${k}`, `aux out ${k}`)),
-    insideLanes('out', 'mix', 'mix bus', 2),
-    insideLanes('out', 'mix-inserted', 'mix after insert', 2),
-    insideLanes('out', 'mix-master', 'mix after fader', 2),
+    insideLanes('out', 'mix', 'mix bus', 2, 'line', p.maxOutputDbu),
+    insideLanes('out', 'mix-inserted', 'mix after insert', 2, 'line', p.maxOutputDbu),
+    insideLanes('out', 'mix-master', 'mix after fader', 2, 'line', p.maxOutputDbu),
     ...SIDES.flatMap((side) => [
       out(`mix-send-${side}`, `mix insert send ${side}`),
       analogueIn('line', { key: `mix-return-${side}`, name: `mix insert return ${side}` }, line),
@@ -60,7 +60,7 @@ export function centrePorts(p: SplitParams): readonly Port[] {
         analogueIn('line', { key: `external-${n}-${side}`, name: `external ${n} ${side}` }, line),
       ),
     ),
-    insideLanes('out', 'control-room', 'control room', 2),
+    insideLanes('out', 'control-room', 'control room', 2, 'line', p.maxOutputDbu),
     ...numbersTo(p.speakerSets).flatMap((s) =>
       SIDES.map((side) => out(`speakers-${s}-${side}`, `speakers ${s} ${side}`)),
     ),

@@ -41,10 +41,10 @@ export function channelPorts(p: SplitParams): readonly Port[] {
       analogueIn('line', { key: `return-${n}`, name: `insert return ${n}`, connector: 'trs' }, line),
       analogueOut('line', { key: `direct-${n}`, name: `direct out ${n}`, connector: 'trs' }, output),
     ]),
-    insideLanes('out', 'channel', 'channel', p.channels),
-    insideLanes('out', 'middle', 'channel, second stage', p.channels),
-    insideLanes('out', 'equalised', 'channel before fader', p.channels),
-    insideLanes('out', 'fader', 'channel after fader', p.channels),
+    insideLanes('out', 'channel', 'channel', p.channels, 'line', p.maxOutputDbu),
+    insideLanes('out', 'middle', 'channel, second stage', p.channels, 'line', p.maxOutputDbu),
+    insideLanes('out', 'equalised', 'channel before fader', p.channels, 'line', p.maxOutputDbu),
+    insideLanes('out', 'fader', 'channel after fader', p.channels, 'line', p.maxOutputDbu),
   ];
 }
 

@@ -38,8 +38,8 @@ export function monitorPorts(p: SplitParams): readonly Port[] {
     ...numbersTo(p.channels).map((n) =>
       analogueIn('line', { key: `tape-${n}`, name: `tape return ${n}`, connector: 'trs' }, line),
     ),
-    insideLanes('out', 'monitor', 'monitor', p.channels),
-    insideLanes('out', 'monitor-fader', 'monitor after fader', p.channels),
+    insideLanes('out', 'monitor', 'monitor', p.channels, 'line', p.maxOutputDbu),
+    insideLanes('out', 'monitor-fader', 'monitor after fader', p.channels, 'line', p.maxOutputDbu),
   ];
 }
 

@@ -45,8 +45,8 @@ function ports(p: Params): readonly Port[] {
     });
   return [
     ...numbersTo(p.inputs).map((n) => analogueIn('line', { key: `in-${n}`, name: `in ${n}` }, input)),
-    insideLanes('out', 'bus', 'bus', 2),
-    insideLanes('out', 'inserted', 'bus after insert', 2),
+    insideLanes('out', 'bus', 'bus', 2, 'line', p.maxOutputDbu),
+    insideLanes('out', 'inserted', 'bus after insert', 2, 'line', p.maxOutputDbu),
     ...pair('out', 'send', 'insert send'),
     ...pair('in', 'return', 'insert return'),
     ...pair('out', 'out', 'out'),

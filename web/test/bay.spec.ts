@@ -1,0 +1,170 @@
+import { BayPage } from '../src/app/bay/bay-page';
+import {
+  BAY,
+  BAY_HEIGHT,
+  columnX,
+  jackAt,
+  jackPlaces,
+  labelRuns,
+  rowY,
+  sheetSize,
+  stepFrom,
+} from '../src/app/bay/bay-geometry';
+import { BayPainter } from '../src/app/bay/bay-painter';
+import { Planner } from '../src/app/workers/planner.service';
+import { TestBed } from '@angular/core/testing';
+import type { BaysView } from '@ft/core/plan/bayView';
+import type { LaneId } from '@ft/core/rig/ids';
+import { studioFeature } from '../src/app/state/studio.feature';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+describe('label runs', () => {
+  it('write a stem once over numbers that count on', () => {
+    expect(labelRuns(['Kiln 1', 'Kiln 2', '', 'Kiln 4', 'Opto out', 'Pre 7'])).toEqual([
+      { first: 1, last: 2, stem: 'Kiln', marks: ['1', '2'] },
+      { first: 4, last: 4, stem: 'Kiln 4', marks: [''] },
+      { first: 5, last: 5, stem: 'Opto out', marks: [''] },
+      { first: 6, last: 6, stem: 'Pre 7', marks: [''] },
+    ]);
+  });
+
+  it('begin anew where the stem or the count changes', () => {
+    const runs = labelRuns(['A 1', 'A 3', 'B 4', 'B 5']);
+    expect(runs.map(({ first, last }) => [first, last])).toEqual([
+      [1, 1],
+      [2, 2],
+      [3, 4],
+    ]);
+  });
+});
+
+describe('the bay page', () => {
+  let desk: Bench;
+  let page: Mounted<unknown>;
+  let view: BaysView;
+
+  beforeEach(async () => {
+    desk = bench();
+    await desk.open();
+    view = await TestBed.inject(Planner).api.bays();
+    page = desk.mount(BayPage);
+    await until(() => {
+      page.fixture.detectChanges();
+      return page.text().includes('Bay B');
+    });
+  });
+  afterEach(() => {
+    page.element.remove();
+  });
+
+  const canvas = (): HTMLCanvasElement => page.element.querySelector('canvas')!;
+  const shown = (text: string): Promise<void> =>
+    until(() => {
+      page.fixture.detectChanges();
+      return page.text().includes(text);
+    }, text);
+  const keys = (...pressed: string[]): void => {
+    for (const key of pressed) page.press(canvas(), key);
+  };
+  const cords = (): readonly { from: string; to: string }[] =>
+    desk.api.studioNow.sessions[0]!.scenes[0]!.cords;
+
+  it('lays every jack where it is found again', () => {
+    const places = jackPlaces(view.bays);
+    expect(places.size).toBe(2 * (24 + 48));
+    for (const place of places.values()) expect(jackAt(view.bays, place)).toEqual(place);
+    expect(jackAt(view.bays, { x: columnX(3), y: BAY.title / 2 })).toBeUndefined();
+    expect(jackAt(view.bays, { x: columnX(40), y: rowY(0, 'upper') })).toBeUndefined();
+    expect(sheetSize(view.bays).height).toBe(2 * BAY_HEIGHT + BAY.gap);
+  });
+
+  it('steps over rows, columns and bays, and stays at the edge', () => {
+    const first = { bay: 0, column: 1, row: 'upper' as const, x: columnX(1), y: rowY(0, 'upper') };
+    expect(stepFrom(view.bays, first, 'ArrowLeft')).toMatchObject({ column: 1 });
+    expect(stepFrom(view.bays, first, 'ArrowUp')).toEqual(first);
+    const low = stepFrom(view.bays, first, 'ArrowDown');
+    expect(low).toMatchObject({ bay: 0, row: 'lower' });
+    expect(stepFrom(view.bays, low, 'ArrowDown')).toMatchObject({ bay: 1, row: 'upper' });
+  });
+
+  it('says what a jack is, what it carries, and what a plug would break', async () => {
+    keys('ArrowRight');
+    await shown('Bay A 2 upper');
+    await shown('goes to Mic preamp mic in 2');
+    await shown('thread 2 Joss Verrill, Lamplighter');
+    await shown('a plug here opens Bay A 2 upper rear → Bay A 2 lower rear');
+    await shown('▲ and cuts 2 Joss Verrill, Lamplighter');
+  });
+
+  it('plugs a cord by keyboard between two jacks, and pulls it again', async () => {
+    const before = cords().length;
+    keys('ArrowRight', 'ArrowRight');
+    await shown('Bay A 3 upper');
+    keys('Enter');
+    await shown('an end is in your hand');
+    keys('ArrowRight', 'ArrowDown');
+    await shown('Bay A 4 lower');
+    keys('Enter');
+    await until(() => desk.api.entries.length === 1);
+    expect(cords()).toHaveLength(before + 1);
+    expect(cords().at(-1) ?? {}).toBeDefined();
+    expect(desk.api.entries[0]!.label).toBe('Patch Bay A 3 upper to Bay A 4 lower');
+    await shown('cord Bay A 3 upper → Bay A 4 lower');
+    keys('Delete');
+    await until(() => desk.api.entries.length === 2);
+    expect(cords()).toHaveLength(before);
+  });
+
+  it('lets go on Escape, and says why two jacks do not go together', async () => {
+    keys('ArrowRight', 'ArrowRight');
+    await shown('Bay A 3 upper');
+    keys('Enter', 'Escape');
+    page.fixture.detectChanges();
+    expect(page.text()).not.toContain('in your hand');
+    keys('Enter', 'ArrowRight', 'Enter');
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    await until(() => notices().length === 1);
+    expect(notices()[0]!.text).toBe(
+      'Bay A 3 upper and Bay A 4 upper both give a signal out; one of the two must take it. Choose a jack of the other kind.',
+    );
+  });
+
+  it('writes the label strip', async () => {
+    keys('ArrowRight');
+    await shown('Bay A 2 upper');
+    const field = page.element.querySelector<HTMLInputElement>('.label input')!;
+    field.value = 'Booth 2';
+    field.dispatchEvent(new Event('change'));
+    await until(() => desk.api.entries.length === 1);
+    const bay = desk.api.studioNow.rig.devices.find(({ name }) => name === 'Bay A')!;
+    expect(bay.params['labels']).toEqual({ 'upper-2': 'Booth 2' });
+  });
+
+  it('draws only what is seen: twenty bays cost what a screenful does', () => {
+    const strokes = { count: 0 };
+    const context = new Proxy({} as Record<string, unknown>, {
+      get: (target, name: string) =>
+        name === 'measureText'
+          ? () => ({ width: 10 })
+          : (target[name] ?? ((): void => void (name === 'stroke' && strokes.count++))),
+      set: (target, name: string, value) => Reflect.set(target, name, value),
+    }) as unknown as CanvasRenderingContext2D;
+    const theme = Object.fromEntries(
+      ['ground', 'sheet', 'raised', 'line', 'ink', 'quiet', 'thread', 'focus', 'select'].map((name) => [
+        name,
+        '#000',
+      ]),
+    ) as never;
+    const strokesOf = (bays: BaysView['bays']): number => {
+      strokes.count = 0;
+      const frame = { x: 0, y: 0, width: 600, height: 300 };
+      new BayPainter(context, theme).paint({ bays, cords: [] }, new Map(), frame, { lit: new Set<LaneId>() });
+      return strokes.count;
+    };
+    const many = Array.from({ length: 20 }, () => view.bays[1]!);
+    const few = strokesOf(many.slice(0, 2));
+    expect(few).toBeGreaterThan(0);
+    expect(strokesOf(many)).toBe(few);
+  });
+});

@@ -1,0 +1,121 @@
+import { DawPage } from '../src/app/daw/daw-page';
+import { planFeature } from '../src/app/state/plan.feature';
+import { studioFeature } from '../src/app/state/studio.feature';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+let desk: Bench;
+let page: Mounted<unknown>;
+
+beforeEach(async () => {
+  desk = bench();
+  await desk.open();
+  page = desk.mount(DawPage);
+});
+afterEach(() => {
+  page.element.remove();
+});
+
+const one = <T extends Element = HTMLInputElement>(selector: string): T =>
+  page.element.querySelector<T>(selector)!;
+const shown = (condition: () => boolean): Promise<void> =>
+  until(() => {
+    page.fixture.detectChanges();
+    return condition();
+  });
+function enter(label: string, text: string, event = 'change'): void {
+  const field = one(`[aria-label="${label}"]`);
+  field.value = text;
+  field.dispatchEvent(new Event(event, { bubbles: true }));
+  page.fixture.detectChanges();
+}
+const session = (): (typeof desk.api.studioNow.sessions)[number] => desk.api.studioNow.sessions[0]!;
+const submit = (form: Element): boolean => form.dispatchEvent(new Event('submit', { cancelable: true }));
+
+async function addTracks(): Promise<void> {
+  enter('DAW host', 'daw');
+  await until(() => desk.api.entries.length === 1);
+  enter('How many tracks', '2', 'input');
+  enter('Name of the tracks', 'Mic #', 'input');
+  enter('First input', '1', 'input');
+  submit(one('ft-template-form form'));
+  await until(() => desk.api.entries.length === 2);
+  await shown(() => page.element.querySelectorAll('tbody tr').length === 2);
+}
+
+describe('the tracks of the DAW', () => {
+  it('begin with a line that says what to do', () => {
+    expect(page.text()).toContain('No tracks yet.');
+  });
+
+  it('are made from a template, with inputs that count on', async () => {
+    await addTracks();
+    expect(session().host).toBe('daw');
+    expect(session().tracks.map(({ name, input }) => ({ name, input }))).toEqual([
+      { name: 'Mic 1', input: { from: 'host', first: 1 } },
+      { name: 'Mic 2', input: { from: 'host', first: 2 } },
+    ]);
+    await shown(() => page.text().includes('hears Converter line in 2'));
+  });
+
+  it('take cells as they are typed, and run through the strip when they are chosen', async () => {
+    await addTracks();
+    enter('Inserts of Mic 1', 'De-esser @64; 3 hw 5');
+    await until(() => desk.api.entries.length === 3);
+    expect(session().tracks[0]!.inserts).toHaveLength(3);
+    one('[aria-label="Fader dB of Mic 1"]').dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
+    const strip = desk.store.selectSignal(planFeature.selectStrip);
+    await until(() => strip()?.title === 'Mic 1');
+    expect(strip()!.hops.some(({ laneName }) => laneName === 'Mic 1 in')).toBe(true);
+  });
+
+  it('say why a cell cannot be so, and keep what was typed', async () => {
+    await addTracks();
+    enter('Input of Mic 1', 'bus Nowhere');
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    await shown(() => notices().length > 0);
+    expect(notices().at(-1)!.text).toBe('Mic 1: There is no bus “Nowhere”. Add it to the buses first.');
+    const field = one('[aria-label="Input of Mic 1"]');
+    expect(field.value).toBe('bus Nowhere');
+    expect(field.getAttribute('aria-invalid')).toBe('true');
+    page.press(field, 'Escape');
+    expect(field.value).toBe('1');
+  });
+
+  it('go down the column with the arrow key', async () => {
+    await addTracks();
+    const first = one('[aria-label="Input of Mic 1"]');
+    first.focus();
+    page.press(first, 'ArrowDown');
+    expect(document.activeElement!.getAttribute('aria-label')).toBe('Input of Mic 2');
+  });
+
+  it('come from a pasted list, tried first', async () => {
+    [...page.element.querySelectorAll('button')]
+      .find((each) => each.textContent.includes('Paste or read'))!
+      .click();
+    page.fixture.detectChanges();
+    const field = one<HTMLTextAreaElement>('textarea');
+    field.value = 'Name\tInput\tOutputs\nNARR\t5\tbus Dialogue';
+    field.dispatchEvent(new Event('input'));
+    await shown(() => page.text().includes('+ new NARR'));
+    expect(desk.api.entries).toHaveLength(0);
+    [...page.element.querySelectorAll('button')]
+      .find((each) => each.textContent.includes('Take it in'))!
+      .click();
+    await until(() => desk.api.entries.length === 1);
+    expect(session().buses.map(({ name }) => name)).toEqual(['Dialogue']);
+  });
+
+  it('know the kind of host, bus by bus and field by field', async () => {
+    const kind = one<HTMLSelectElement>('[aria-label="Kind of host"]');
+    kind.value = 'Any pair, measures and trims';
+    kind.dispatchEvent(new Event('change'));
+    await until(() => desk.api.entries.length === 1);
+    expect(session().hostProfile).toMatchObject({ insertPairs: 'free', trims: true });
+    one('[aria-label="Another bus"]').value = 'Stems';
+    submit(one('.buses form'));
+    await until(() => desk.api.entries.length === 2);
+    expect(session().buses).toEqual([{ id: 'stems', name: 'Stems', width: 2 }]);
+  });
+});

@@ -1,0 +1,265 @@
+import { DevicePage } from '../src/app/rig/device-page';
+import { RigPage } from '../src/app/rig/rig-page';
+import { studioFeature } from '../src/app/state/studio.feature';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+let desk: Bench;
+let page: Mounted<unknown>;
+
+beforeEach(async () => {
+  desk = bench();
+  await desk.open();
+});
+afterEach(() => {
+  page.element.remove();
+});
+
+const one = <T extends Element = HTMLInputElement>(selector: string): T =>
+  page.element.querySelector<T>(selector)!;
+
+const button = (name: RegExp): HTMLButtonElement =>
+  [...page.element.querySelectorAll('button')].find((each) =>
+    name.test(each.getAttribute('aria-label') ?? each.textContent),
+  )!;
+
+function type(selector: string, text: string, event = 'input'): void {
+  const field = one(selector);
+  field.value = text;
+  field.dispatchEvent(new Event(event, { bubbles: true }));
+  page.fixture.detectChanges();
+}
+
+const shown = (condition: () => boolean): Promise<void> =>
+  until(() => {
+    page.fixture.detectChanges();
+    return condition();
+  });
+
+async function open(tab: RegExp): Promise<void> {
+  page = desk.mount(RigPage);
+  await shown(() => page.element.querySelectorAll('#kinds option').length > 30);
+  button(tab).click();
+  page.fixture.detectChanges();
+}
+
+const lastNotice = (): string => desk.store.selectSignal(studioFeature.selectNotices)().at(-1)?.text ?? '';
+const rig = (): typeof desk.api.studioNow.rig => desk.api.studioNow.rig;
+
+describe('rooms and devices', () => {
+  it('adds a device of a kind with its typical figures', async () => {
+    await open(/^\s*Rooms and devices/);
+    type('[aria-label="Kind of device"]', 'Compressor or limiter');
+    one('[aria-label="Name of the device"]').value = 'Tube limiter';
+    button(/^\s*Add with typical data/).click();
+    await until(() => desk.api.entries.length === 1);
+    const added = rig().devices.find(({ name }) => name === 'Tube limiter')!;
+    expect(added).toMatchObject({ id: 'tube-limiter', type: 'dynamics', params: { inputOhm: 10_000 } });
+  });
+
+  it('adds several at once, numbered, as one change', async () => {
+    await open(/^\s*Rooms and devices/);
+    type('[aria-label="Kind of device"]', 'loudspeaker');
+    one('[aria-label="How many"]').value = '3';
+    button(/^\s*Add with typical data/).click();
+    await until(() => desk.api.entries.length === 1);
+    const names = rig()
+      .devices.filter(({ type: kind }) => kind === 'loudspeaker')
+      .map(({ name }) => name);
+    expect(names.sort()).toEqual(['Loudspeaker 1', 'Loudspeaker 2', 'Loudspeaker 3']);
+  });
+
+  it('says what a device still needs, and takes it as it is typed', async () => {
+    await open(/^\s*Rooms and devices/);
+    type('[aria-label="Kind of device"]', 'Microphone');
+    const form = one('ft-device-form form');
+    const enter = (text: string): void => {
+      type('#add-sensitivityMvPerPa', text);
+      form.dispatchEvent(new Event('submit', { cancelable: true }));
+      page.fixture.detectChanges();
+    };
+    enter('');
+    expect(form.textContent).toContain('needs sensitivity');
+    expect(document.activeElement).toBe(one('#add-sensitivityMvPerPa'));
+    enter('loud');
+    expect(form.textContent).toContain('sensitivity: “loud” is not a number');
+    enter('12,5');
+    await until(() => desk.api.entries.length === 1);
+    const added = rig().devices.find(({ name }) => name === 'Microphone')!;
+    expect(added.params).toMatchObject({ sensitivityMvPerPa: 12.5, sourceOhm: 200 });
+    expect(added.params).not.toHaveProperty('maxDbSpl');
+  });
+
+  it('folds a room up, and filters by name and kind', async () => {
+    await open(/^\s*Rooms and devices/);
+    const rows = (): number => page.element.querySelectorAll('[aria-label^="Name of "]').length;
+    const all = rows();
+    button(/^Devices of Batch room/).click();
+    page.fixture.detectChanges();
+    expect(rows()).toBeLessThan(all);
+    button(/^Devices of Batch room/).click();
+    type('[aria-label="Filter devices"]', 'ribbon');
+    expect(page.element.querySelectorAll('.actions')).toHaveLength(1);
+  });
+
+  it('asks before it removes what threads run through, and keeps it when told to', async () => {
+    await open(/^\s*Rooms and devices/);
+    button(/^Remove Opto compressor/).click();
+    await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
+    expect(page.text()).toContain(
+      'In The Lamplighter’s Ledger, Tracking, this thread breaks: 1 Imke Tarrow, Narrator.',
+    );
+    button(/^\s*Leave it/).click();
+    page.fixture.detectChanges();
+    expect(page.element.querySelector('[role=alertdialog]')).toBeNull();
+    expect(desk.api.entries).toHaveLength(0);
+    button(/^Remove Opto compressor/).click();
+    await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
+    button(/^\s*Do it/).click();
+    await until(() => desk.api.entries.length === 1);
+    expect(rig().devices.some(({ name }) => name === 'Opto compressor')).toBe(false);
+    expect(desk.api.entries[0]!.label).toBe('Remove Opto compressor and its wires');
+  });
+
+  it('edits the sections of a bay row by row', async () => {
+    await open(/^\s*Rooms and devices/);
+    button(/^Data of Bay B/).click();
+    page.fixture.detectChanges();
+    button(/^\s*Add a row/).click();
+    page.fixture.detectChanges();
+    type('[aria-label="sections 1: columns"]', '1-8', 'change');
+    const normalling = one<HTMLSelectElement>('[aria-label="sections 1: normalling"]');
+    normalling.value = 'none';
+    normalling.dispatchEvent(new Event('change', { bubbles: true }));
+    page.fixture.detectChanges();
+    one('.open form').dispatchEvent(new Event('submit', { cancelable: true }));
+    // The narrator's thread needs no normal there, but the other preamps reach the converter by theirs.
+    await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
+    button(/^\s*Do it/).click();
+    await until(() => desk.api.entries.length === 1);
+    const bay = rig().devices.find(({ name }) => name === 'Bay B')!;
+    expect(bay.params['sections']).toEqual([
+      { columns: '1-8', normalling: 'none', upper: 'source', lower: 'destination' },
+    ]);
+  });
+});
+
+describe('fixed wiring', () => {
+  it('shows a loom before it is drawn, and draws it as one change', async () => {
+    await open(/^\s*Fixed wiring/);
+    type('[aria-label="From outputs"]', 'Bay B 26-28 lower');
+    type('[aria-label="To inputs"]', 'Mic preamp mic in 2');
+    await shown(() => page.element.querySelectorAll('ft-wire-preview-list li').length === 3);
+    expect(page.text()).toContain('± replaces');
+    expect(page.text()).toContain('instead of Bay A 2 lower rear');
+    expect(desk.api.entries).toHaveLength(0);
+    one('ft-wiring-tab form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await until(() => desk.api.entries.length === 1);
+    expect(
+      rig().hardwires.filter(({ from }) => from.startsWith('bay-b/lower-rear-2')).length,
+    ).toBeGreaterThanOrEqual(3);
+  });
+
+  it('says what is not understood', async () => {
+    await open(/^\s*Fixed wiring/);
+    type('[aria-label="From outputs"]', 'Bay B 60 lower');
+    type('[aria-label="To inputs"]', 'Converter line in 1');
+    await shown(() => page.text().includes('Bay B lower rear has no number 60: it goes from 1 to 48.'));
+    expect(button(/^\s*Draw a loom/)).toBeDefined();
+    expect(one<HTMLButtonElement>('ft-wiring-tab button[type=submit]').disabled).toBe(true);
+  });
+
+  it('clears a row of wires', async () => {
+    await open(/^\s*Fixed wiring/);
+    button(/^\s*Clear\s*$/).click();
+    page.fixture.detectChanges();
+    type('[aria-label="Connectors"]', 'Converter line in 7-8');
+    await shown(() => page.element.querySelectorAll('ft-wire-preview-list .gone').length === 2);
+  });
+});
+
+describe('cords', () => {
+  it('are taken only with a name, a length and a number', async () => {
+    await open(/^\s*Cords/);
+    const form = [...page.element.querySelectorAll('form')].at(-1)!;
+    const fill = (label: string, text: string): void => {
+      form.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)!.value = text;
+    };
+    const submit = (): boolean => form.dispatchEvent(new Event('submit', { cancelable: true }));
+    fill('Number of cords', '4');
+    submit();
+    expect(lastNotice()).toBe('No cords were added: they need a length in metres and a number.');
+    fill('Length in metres', '1,5');
+    submit();
+    expect(lastNotice()).toBe('Nothing was added: type a name first.');
+    fill('Name of the cord', 'Bay cord');
+    submit();
+    await until(() => desk.api.entries.length === 1);
+    expect(rig().cords.find(({ name }) => name === 'Bay cord')).toMatchObject({ lengthM: 1.5, count: 4 });
+  });
+});
+
+describe('the rig check', () => {
+  it('lists what is not wired, and shows the DB-25 contacts', async () => {
+    await open(/^\s*Rig check/);
+    await shown(() => page.text().includes('Bay A upper rear 17–24 have no wire.'));
+    expect(page.text()).toContain('channelhotcoldground1241225210231132');
+    one('ft-check-tab input[type=checkbox]').click();
+    page.fixture.detectChanges();
+    expect(page.text()).not.toContain('have no wire');
+  });
+});
+
+describe('tables', () => {
+  it('are tried before they are taken in, and refused with line and column', async () => {
+    await open(/^\s*Tables/);
+    type('textarea', 'Name,Room,Kind\nPlate,Kiln,Reverb or dely');
+    await shown(() => page.text().includes('Line 2, column 3: There is no kind of device “Reverb or dely”.'));
+    expect(page.text()).toContain('Did you mean “Reverb or delay”?');
+    type('textarea', 'Name,Room,Kind\nPlate,Kiln,Reverb or delay');
+    await shown(() => page.text().includes('+ new Plate, Reverb or delay, Kiln'));
+    expect(desk.api.entries).toHaveLength(0);
+    button(/^\s*Take it in/).click();
+    await until(() => desk.api.entries.length === 1);
+    expect(rig().devices.some(({ name }) => name === 'Plate')).toBe(true);
+  });
+});
+
+describe('the page of a device', () => {
+  async function openDevice(id: string): Promise<void> {
+    page = desk.mount(DevicePage, { device: id });
+    await shown(() => page.element.querySelectorAll('tbody tr').length > 0);
+  }
+
+  it('says what it is wired to, what runs through it and how it is set', async () => {
+    await openDevice('preamp');
+    const cells = [...page.element.querySelectorAll('tbody tr:first-child td')].map((cell) =>
+      cell.textContent.trim(),
+    );
+    expect(cells).toEqual([
+      'mic in',
+      'in',
+      '4',
+      'mic',
+      'xlr',
+      'rear',
+      '2.4 kΩ, max +10.0 dBu',
+      'Bay A lower rear 1–2, 9–10',
+    ]);
+    expect(page.text()).toContain('1 Imke Tarrow, Narrator');
+    await shown(() => page.element.querySelectorAll('ft-setting-field').length > 0);
+    const gain = one('ft-setting-field input[type=text]');
+    expect(gain.value).toBe('44');
+  });
+
+  it('turns knobs of the channel that is chosen', async () => {
+    await openDevice('preamp');
+    const channel = one<HTMLSelectElement>('.channel select');
+    channel.value = '2';
+    channel.dispatchEvent(new Event('change'));
+    await shown(() => one('ft-setting-field input[type=text]').value === '56');
+    type('ft-setting-field input[type=text]', '50', 'change');
+    await until(() => desk.api.entries.length === 1);
+    expect(desk.api.studioNow.sessions[0]!.scenes[0]!.settings['preamp/gainDb/2' as never]).toBe(50);
+  });
+});
