@@ -3,7 +3,17 @@ import type { Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
 import { freshDemo, openStage } from './studio';
 
-const STAGES = ['track', 'rig', 'patch-list', 'findings', 'history'];
+const STAGES = [
+  'track',
+  'rig',
+  'device/split-console',
+  'bay',
+  'flow',
+  'daw',
+  'patch-list',
+  'findings',
+  'history',
+];
 
 async function inTheme(page: Page, theme: string): Promise<void> {
   await page.addInitScript((name) => {

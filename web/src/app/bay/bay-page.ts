@@ -238,7 +238,8 @@ export class BayPage implements OnDestroy {
     this.held.set(place);
     this.loose.set(place);
     const jack = this.jackOf(place);
-    if (jack !== undefined) this.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: jack.lane } }));
+    if (jack !== undefined)
+      this.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: jack.lane }, quietly: true }));
   }
 
   private async putDown(place: JackPlace): Promise<void> {

@@ -18,7 +18,8 @@ export const PlanActions = createActionGroup({
   events: {
     Planned: props<{ plan: Plan; patchLines: readonly PatchLine[] }>(),
     'Plan failed': props<{ message: string }>(),
-    Select: props<{ ref: EntityRef }>(),
+    /** `quietly` shows the strip and leaves the inspector shut: the sheet must not move under a hand. */
+    Select: props<{ ref: EntityRef; quietly?: boolean }>(),
     'Select finding': props<{ key: string }>(),
     'Clear selection': emptyProps(),
     'Strip made': props<{ strip: Strip | null }>(),
@@ -32,6 +33,8 @@ export interface PlanState {
   readonly patchLines: readonly PatchLine[];
   readonly failure: string | null;
   readonly selection: EntityRef | null;
+  /** Whether the selection was made without asking for the inspector. */
+  readonly quietly: boolean;
   /** The finding the inspector shows, by key. */
   readonly findingKey: string | null;
   readonly strip: Strip | null;
@@ -43,6 +46,7 @@ export const initialPlanState: PlanState = {
   patchLines: [],
   failure: null,
   selection: null,
+  quietly: false,
   findingKey: null,
   strip: null,
   hop: -1,
@@ -71,9 +75,10 @@ export const planFeature = createFeature({
       selection: state.selection ?? (state.plan === null ? firstLine(plan) : null),
     })),
     on(PlanActions.planFailed, (state, { message }): PlanState => ({ ...state, failure: message })),
-    on(PlanActions.select, (state, { ref }): PlanState => ({
+    on(PlanActions.select, (state, { ref, quietly = false }): PlanState => ({
       ...state,
       selection: ref,
+      quietly,
       findingKey: null,
       hop: sameRef(state.selection, ref) ? state.hop : -1,
     })),
@@ -102,12 +107,19 @@ export const planFeature = createFeature({
     }),
     on(PlanActions.stepToHop, (state, { hop }): PlanState => {
       const last = (state.strip?.hops.length ?? 0) - 1;
-      return { ...state, findingKey: null, hop: Math.max(-1, Math.min(hop, last)) };
+      return { ...state, findingKey: null, quietly: false, hop: Math.max(-1, Math.min(hop, last)) };
     }),
     on(StudioActions.open, (): PlanState => initialPlanState),
     on(StudioActions.close, (): PlanState => initialPlanState),
   ),
-  extraSelectors: ({ selectPlan, selectFindingKey, selectStrip, selectHop, selectSelection }) => ({
+  extraSelectors: ({
+    selectPlan,
+    selectFindingKey,
+    selectStrip,
+    selectHop,
+    selectSelection,
+    selectQuietly,
+  }) => ({
     selectOpenFindings: createSelector(selectPlan, (plan) =>
       (plan?.findings ?? []).filter((finding) => finding.waivedFor === undefined),
     ),
@@ -119,8 +131,9 @@ export const planFeature = createFeature({
       selectFindingKey,
       selectHop,
       selectSelection,
-      (key, hop, selection) =>
-        key !== null || hop >= 0 || (selection !== null && !OWN_PAGE.has(selection.kind)),
+      selectQuietly,
+      (key, hop, selection, quietly) =>
+        key !== null || (!quietly && (hop >= 0 || (selection !== null && !OWN_PAGE.has(selection.kind)))),
     ),
     selectCurrentHop: createSelector(selectStrip, selectHop, (strip, hop) => strip?.hops[hop]),
   }),
