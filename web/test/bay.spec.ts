@@ -143,13 +143,19 @@ describe('the bay page', () => {
 
   it('draws only what is seen: twenty bays cost what a screenful does', () => {
     const strokes = { count: 0 };
-    const context = new Proxy({} as Record<string, unknown>, {
-      get: (target, name: string) =>
-        name === 'measureText'
-          ? () => ({ width: 10 })
-          : (target[name] ?? ((): void => void (name === 'stroke' && strokes.count++))),
-      set: (target, name: string, value) => Reflect.set(target, name, value),
-    }) as unknown as CanvasRenderingContext2D;
+    const context = new Proxy(
+      {},
+      {
+        get: (target, name: string): unknown => {
+          if (name === 'measureText') return () => ({ width: 10 });
+          const paint = (): void => {
+            if (name === 'stroke') strokes.count++;
+          };
+          return target[name] ?? paint;
+        },
+        set: (target, name: string, value) => Reflect.set(target, name, value),
+      },
+    ) as unknown as CanvasRenderingContext2D;
     const theme = Object.fromEntries(
       ['ground', 'sheet', 'raised', 'line', 'ink', 'quiet', 'thread', 'focus', 'select'].map((name) => [
         name,

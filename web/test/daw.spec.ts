@@ -16,8 +16,7 @@ afterEach(() => {
   page.element.remove();
 });
 
-const one = <T extends Element = HTMLInputElement>(selector: string): T =>
-  page.element.querySelector<T>(selector)!;
+const one = (selector: string): HTMLInputElement => page.element.querySelector<HTMLInputElement>(selector)!;
 const shown = (condition: () => boolean): Promise<void> =>
   until(() => {
     page.fixture.detectChanges();
@@ -95,7 +94,7 @@ describe('the tracks of the DAW', () => {
       .find((each) => each.textContent.includes('Paste or read'))!
       .click();
     page.fixture.detectChanges();
-    const field = one<HTMLTextAreaElement>('textarea');
+    const field = one('textarea');
     field.value = 'Name\tInput\tOutputs\nNARR\t5\tbus Dialogue';
     field.dispatchEvent(new Event('input'));
     await shown(() => page.text().includes('+ new NARR'));
@@ -108,7 +107,7 @@ describe('the tracks of the DAW', () => {
   });
 
   it('know the kind of host, bus by bus and field by field', async () => {
-    const kind = one<HTMLSelectElement>('[aria-label="Kind of host"]');
+    const kind = one('[aria-label="Kind of host"]');
     kind.value = 'Any pair, measures and trims';
     kind.dispatchEvent(new Event('change'));
     await until(() => desk.api.entries.length === 1);

@@ -15,8 +15,7 @@ afterEach(() => {
   page.element.remove();
 });
 
-const one = <T extends Element = HTMLInputElement>(selector: string): T =>
-  page.element.querySelector<T>(selector)!;
+const one = (selector: string): HTMLInputElement => page.element.querySelector<HTMLInputElement>(selector)!;
 
 const button = (name: RegExp): HTMLButtonElement =>
   [...page.element.querySelectorAll('button')].find((each) =>
@@ -128,7 +127,7 @@ describe('rooms and devices', () => {
     button(/^\s*Add a row/).click();
     page.fixture.detectChanges();
     type('[aria-label="sections 1: columns"]', '1-8', 'change');
-    const normalling = one<HTMLSelectElement>('[aria-label="sections 1: normalling"]');
+    const normalling = one('[aria-label="sections 1: normalling"]');
     normalling.value = 'none';
     normalling.dispatchEvent(new Event('change', { bubbles: true }));
     page.fixture.detectChanges();
@@ -166,7 +165,7 @@ describe('fixed wiring', () => {
     type('[aria-label="To inputs"]', 'Converter line in 1');
     await shown(() => page.text().includes('Bay B lower rear has no number 60: it goes from 1 to 48.'));
     expect(button(/^\s*Draw a loom/)).toBeDefined();
-    expect(one<HTMLButtonElement>('ft-wiring-tab button[type=submit]').disabled).toBe(true);
+    expect(one('ft-wiring-tab button[type=submit]').disabled).toBe(true);
   });
 
   it('clears a row of wires', async () => {
@@ -254,7 +253,7 @@ describe('the page of a device', () => {
 
   it('turns knobs of the channel that is chosen', async () => {
     await openDevice('preamp');
-    const channel = one<HTMLSelectElement>('.channel select');
+    const channel = one('.channel select');
     channel.value = '2';
     channel.dispatchEvent(new Event('change'));
     await shown(() => one('ft-setting-field input[type=text]').value === '56');

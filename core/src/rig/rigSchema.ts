@@ -14,6 +14,13 @@ const deviceBaseSchema = z.strictObject({
   id: deviceIdSchema,
   name: nameSchema,
   room: roomIdSchema,
+  /** Where it stands in its room: a rack, a desk, a shelf. */
+  rack: z
+    .string()
+    .trim()
+    .min(1, 'a rack has a name, or is left out')
+    .max(40, 'at most 40 characters')
+    .optional(),
   type: z.enum(typeNames),
   params: z.record(z.string(), z.unknown()).default({}),
 });

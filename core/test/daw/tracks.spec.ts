@@ -37,7 +37,7 @@ function dawStudio(tracks: readonly Track[], more: Partial<Session> = {}): Studi
         `converter/host-in/${String(i + 1)}`,
       ]),
     ],
-    session: { host: 'daw' as never, tracks: tracks as never, ...(more as object) },
+    session: { host: 'daw', tracks: tracks as never, ...(more as object) },
   });
 }
 

@@ -62,6 +62,12 @@ describe('devices from a table', () => {
     expect(studio.rig.rooms.map(({ name }) => name)).toContain('Loft');
   });
 
+  it('stand in a rack where the table names one', () => {
+    const studio = taken(demo, 'devices', 'Name,Room,Kind,Rack\nMic preamp,Batch room,Mic preamp,Left rack');
+    expect(studio.rig.devices.find(({ name }) => name === 'Mic preamp')!.rack).toBe('Left rack');
+    expect(RIG_TABLE.devices.write(studio.rig)).toContain('Mic preamp,Batch room,Mic preamp,,Left rack');
+  });
+
   it('change a device of the same name', () => {
     const studio = taken(
       demo,
@@ -99,7 +105,7 @@ describe('devices from a table', () => {
     ],
     [
       'Name,Kind\nBox,Mult',
-      'Line 1, column 1: There is no column “Room”. The columns are: Name, Room, Kind, Data.',
+      'Line 1, column 1: There is no column “Room”. The columns are: Name, Room, Kind, Data, Rack.',
     ],
     ['', 'Line 1, column 1: There is nothing in it. Paste or choose a table with at least one line.'],
   ])('%j is refused', (text, problem) => {

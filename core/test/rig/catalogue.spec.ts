@@ -38,7 +38,7 @@ function acts(device: Device, spec: SettingSpec): boolean {
         .filter(({ range, initial }) => initial === false || range?.positions?.includes(position) === true)
         .filter(({ setting }) => !/mute|cut/i.test(setting))
         .map(({ setting, initial }) => [key(setting), initial === false ? true : position]),
-    ) as Record<SettingKey, SettingValue>;
+    );
   return [{}, on(1), on(2)].some((base) => {
     const built = JSON.stringify(buildDevice(device, base));
     return otherValues(spec).some(

@@ -68,7 +68,7 @@ describe('the rig check', () => {
     expect(texts({ devices: DEVICES, wires }, 'adaptor')).toEqual([
       'XLR to TRS wants an adaptor or a lead made for it: Preamp out 1 → Bay A 1 upper rear.',
     ]);
-    const soldered = DEVICES!.map((device) =>
+    const soldered = DEVICES.map((device) =>
       device.id === 'bay' ? { ...device, params: { columns: 4 } } : device,
     );
     expect(texts({ devices: soldered, wires }, 'adaptor')).toEqual([]);

@@ -22,6 +22,10 @@ export const device = (
   params: Record<string, unknown> = {},
 ): DeviceInput => ({ id: idFromName(name, new Set(), 'device'), name, room, type, params });
 
+/** Puts devices into a rack of their room. */
+export const inRack = (rack: string, devices: readonly DeviceInput[]): readonly DeviceInput[] =>
+  devices.map((each) => ({ ...each, rack }));
+
 /** What bay labels say over a run of columns: "Kiln 1", "Kiln 2" and on. */
 export const labels = (
   row: 'upper' | 'lower',

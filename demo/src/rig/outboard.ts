@@ -1,8 +1,8 @@
 import type { DeviceInput } from './device';
-import { device } from './device';
+import { device, inRack } from './device';
 
 /** Fourteen line-level units in the Batch room; two of them have key inputs. */
-const UNITS: readonly DeviceInput[] = [
+const UNITS = inRack('Outboard rack', [
   device('Opto compressor', 'batch', 'dynamics', { channels: 1 }),
   device('Transistor compressor A', 'batch', 'dynamics', { channels: 1, outputOhm: 600 }),
   device('Transistor compressor B', 'batch', 'dynamics', { channels: 1, outputOhm: 600 }),
@@ -17,10 +17,10 @@ const UNITS: readonly DeviceInput[] = [
   device('Hall reverb', 'batch', 'effectUnit', { latencyMs: 2.8 }),
   device('Tape delay', 'batch', 'effectUnit', { inputs: 'mono', latencyMs: 0, outputNoiseDbu: -65 }),
   device('Pitch doubler', 'batch', 'effectUnit', { latencyMs: 4.1 }),
-];
+]);
 
 /** Four pedals on the sill of the Batch room, with the boxes that take line signals there and back. */
-const PEDALS: readonly DeviceInput[] = [
+const PEDALS = inRack('Window sill', [
   device('Fuzz pedal', 'batch', 'pedal'),
   device('Tremolo pedal', 'batch', 'pedal'),
   device('Echo pedal', 'batch', 'pedal', { width: 'stereo', latencyMs: 1.6 }),
@@ -28,7 +28,7 @@ const PEDALS: readonly DeviceInput[] = [
   device('Re-amp box', 'batch', 'reampBox', { channels: 2 }),
   device('DI box', 'batch', 'diBox', { channels: 2 }),
   device('Pedal loops', 'batch', 'loopSwitcher', { loops: 4 }),
-];
+]);
 
 const PREAMPS: readonly DeviceInput[] = [
   device('Mic preamp', 'batch', 'micPreamp', { channels: 4 }),

@@ -80,8 +80,9 @@ export function readDeviceData(type: DeviceType, text: string): DataReading {
 
 function textOf(value: unknown): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'string') return value;
   if (Array.isArray(value) && value.every((each) => typeof each === 'number')) return value.join(' ');
-  return typeof value === 'object' ? JSON.stringify(value) : String(value);
+  return JSON.stringify(value);
 }
 
 /** The data of a device as one cell: what differs from the typical values of its type. */

@@ -16,11 +16,16 @@ const COLUMNS: readonly CsvColumn[] = [
   { title: 'Room', required: true },
   { title: 'Kind', also: ['Type'], required: true },
   { title: 'Data', also: ['Parameters'], required: false },
+  { title: 'Rack', also: ['Place'], required: false },
 ];
 
 const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
 const typeNamed = (name: string): DeviceType | undefined =>
   CATALOGUE.find(({ title, type }) => same(title, name) || same(type, name));
+
+/** A cell that is left empty leaves the rack as it is. */
+const rackOf = (row: CsvRow): { rack?: string } =>
+  row.cell('Rack') === '' ? {} : { rack: row.cell('Rack') };
 
 /** Gathers what the lines of a table do to a rig, room by room and device by device. */
 class DeviceTable {
@@ -37,40 +42,57 @@ class DeviceTable {
   }
 
   take(row: CsvRow): void {
+    const refusal = this.read(row);
+    if (refusal !== undefined) this.refuse(row, ...refusal);
+  }
+
+  /** Takes a line in; where it cannot be so, the column and what is wrong there. */
+  private read(row: CsvRow): readonly [title: string, sentence: string] | undefined {
     const name = row.cell('Name');
-    if (name === '') return this.refuse(row, 'Name', 'A device has a name.');
+    if (name === '') return ['Name', 'A device has a name.'];
     const earlier = this.lineOf.get(name.toLowerCase());
     if (earlier !== undefined)
-      return this.refuse(
-        row,
+      return [
         'Name',
         `Line ${earlier} has a device “${name}” already. Give each a name of its own, such as “${name} 2”.`,
-      );
+      ];
     this.lineOf.set(name.toLowerCase(), row.line);
     const kind = row.cell('Kind');
-    if (kind === '') return this.refuse(row, 'Kind', 'A device has a kind, such as Patchbay or Mic preamp.');
+    if (kind === '') return ['Kind', 'A device has a kind, such as Patchbay or Mic preamp.'];
     const type = typeNamed(kind);
     if (type === undefined) {
       const near = nearestNames(
         kind,
         CATALOGUE.map(({ title }) => title),
       ).map((title) => `“${title}”`);
-      return this.refuse(
-        row,
-        'Kind',
-        `There is no kind of device “${kind}”.${near.length > 0 ? ` Did you mean ${near.join(', ')}?` : ''}`,
-      );
+      const hint = near.length > 0 ? ` Did you mean ${near.join(', ')}?` : '';
+      return ['Kind', `There is no kind of device “${kind}”.${hint}`];
     }
     const data = readDeviceData(type, row.cell('Data'));
-    if (!data.ok) return this.refuse(row, 'Data', data.sentence);
+    if (!data.ok) return ['Data', data.sentence];
     const existing = this.devices.find((device) => same(device.name, name));
     if (existing === undefined) this.add(row, type, name, data.params);
-    else this.change(row, type, existing, data.params);
+    else if (existing.type === type.type) this.change(row, type, existing, data.params);
+    else {
+      const now = (typeNamed(existing.type)?.title ?? existing.type).toLowerCase();
+      return [
+        'Kind',
+        `${existing.name} is a ${now} here. A device does not change its kind: remove it first, or give this one another name.`,
+      ];
+    }
+    return undefined;
   }
 
   private add(row: CsvRow, type: DeviceType, name: string, params: object): void {
     const id = idFromName(name, new Set(this.devices.map((device) => device.id)), 'device');
-    const device = this.parsed(row, { id, name, room: this.roomOf(row), type: type.type, params });
+    const device = this.parsed(row, {
+      id,
+      name,
+      room: this.roomOf(row),
+      ...rackOf(row),
+      type: type.type,
+      params,
+    });
     if (device === undefined) return;
     this.devices.push(device);
     this.edits.push({ type: 'device.add', item: device });
@@ -78,21 +100,14 @@ class DeviceTable {
   }
 
   private change(row: CsvRow, type: DeviceType, existing: Device, params: object): void {
-    if (existing.type !== type.type) {
-      const now = typeNamed(existing.type)?.title ?? existing.type;
-      return this.refuse(
-        row,
-        'Kind',
-        `${existing.name} is a ${now.toLowerCase()} here. A device does not change its kind: remove it first, or give this one another name.`,
-      );
-    }
     const device = this.parsed(row, {
       ...existing,
       room: this.roomOf(row),
+      ...rackOf(row),
       params: { ...existing.params, ...params },
     });
     if (device === undefined) return;
-    const edit = (field: 'room' | 'params'): void => {
+    const edit = (field: 'room' | 'rack' | 'params'): void => {
       if (!sameValue(device[field], existing[field]))
         this.edits.push({
           type: 'device.set',
@@ -103,6 +118,7 @@ class DeviceTable {
         });
     };
     edit('room');
+    edit('rack');
     edit('params');
     const change = sameValue(device, existing) ? 'there' : 'changed';
     this.lines.push({ line: row.line, change, text: `${existing.name}, ${type.title}` });
@@ -155,7 +171,7 @@ export function devicesCsv(rig: Rig): string {
     rig.devices.map((device) => {
       const type = typeNamed(device.type);
       const data = type === undefined ? '' : deviceDataText(type, device.params);
-      return [device.name, rooms.get(device.room) ?? '', type?.title ?? device.type, data];
+      return [device.name, rooms.get(device.room) ?? '', type?.title ?? device.type, data, device.rack ?? ''];
     }),
   );
 }

@@ -1,6 +1,6 @@
 import * as z from 'zod';
 import { CONNECTORS } from '../connector';
-import type { LaneKey, Port, Route, Station } from '../deviceModel';
+import type { Port, Route, Station } from '../deviceModel';
 import { MEDIA } from '../medium';
 import type { ReadSetting } from '../settings';
 import { deviceType } from './deviceType';
@@ -49,8 +49,7 @@ type Params = z.infer<typeof shape>;
 
 /** Keys are used once, routes lead from one connector of the unit to another with as many lanes. */
 function fitsItself({ ports, routes }: Params, context: z.core.$RefinementCtx<Params>): void {
-  const trouble = (message: string, ...path: (string | number)[]): void =>
-    context.addIssue({ code: 'custom', message, path });
+  const trouble = (message: string, ...path: (string | number)[]): void => { context.addIssue({ code: 'custom', message, path }); };
   const byKey = new Map<string, PortShape>();
   ports.forEach((port, i) => {
     if (byKey.has(port.key))
@@ -97,10 +96,11 @@ const knobName = (i: number): string => `gain${i + 1}Db`;
 function routesOf(p: Params, read: ReadSetting): readonly Route[] {
   return p.routes.flatMap((route, i) =>
     lanesOf(p, route).map((lane): Route => {
-      const [from, to]: LaneKey[] = [laneAt(route.from, lane), laneAt(route.to, lane)];
-      if (route.kind === 'copper') return wire(from as LaneKey, to as LaneKey);
+      const from = laneAt(route.from, lane);
+      const to = laneAt(route.to, lane);
+      if (route.kind === 'copper') return wire(from, to);
       const turned = route.adjustable ? Number(read(knobName(i), lane)) : 0;
-      return active(from as LaneKey, to as LaneKey, route.gainDb + turned, {
+      return active(from, to, route.gainDb + turned, {
         inverts: route.inverts,
         delayMs: route.delayMs,
         ...(route.noiseDbu !== undefined && { outputNoise: route.noiseDbu }),

@@ -106,9 +106,13 @@ export class BayPage implements OnDestroy {
     effect(() => {
       const scroller = this.scroller()?.nativeElement;
       if (scroller === undefined || typeof ResizeObserver === 'undefined') return;
-      const resized = new ResizeObserver(() => this.draw());
+      const resized = new ResizeObserver(() => {
+        this.draw();
+      });
       resized.observe(scroller);
-      const themed = new MutationObserver(() => this.draw());
+      const themed = new MutationObserver(() => {
+        this.draw();
+      });
       themed.observe(document.documentElement, { attributeFilter: ['data-theme'] });
       this.observers.push(resized, themed);
     });
@@ -122,7 +126,9 @@ export class BayPage implements OnDestroy {
   /** Draws in the next frame, once however often it is asked. */
   protected draw(): void {
     cancelAnimationFrame(this.frame);
-    this.frame = requestAnimationFrame(() => this.paint());
+    this.frame = requestAnimationFrame(() => {
+      this.paint();
+    });
   }
 
   private paint(): void {

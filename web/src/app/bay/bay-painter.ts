@@ -161,7 +161,9 @@ export class BayPainter {
     context.fillText(run.stem, (seenLeft + seenRight) / 2, stemY, right - left - 4);
     context.fillStyle = theme.quiet;
     context.font = '10px "JetBrains Mono", monospace';
-    run.marks.forEach((mark, i) => context.fillText(mark, columnX(run.first + i), markY, BAY.pitch - 2));
+    run.marks.forEach((mark, i) => {
+      context.fillText(mark, columnX(run.first + i), markY, BAY.pitch - 2);
+    });
   }
 
   private column(column: BayColumnView, bay: number, hands: BayHands): void {

@@ -25,6 +25,17 @@ import { RigChanges } from './rig-changes';
 const NAMES = new Intl.Collator('en', { numeric: true });
 const MOST_AT_ONCE = 100;
 
+/** Devices of a room by rack; those that stand in none come first, without a heading. */
+function racksOf(devices: readonly Device[]): readonly { rack: string; devices: readonly Device[] }[] {
+  const names = [...new Set(devices.map(({ rack }) => rack ?? ''))].sort(NAMES.compare);
+  return names.map((rack) => ({
+    rack,
+    devices: devices
+      .filter((device) => (device.rack ?? '') === rack)
+      .sort((a, b) => NAMES.compare(a.name, b.name)),
+  }));
+}
+
 /** Rooms as a tree of their devices, and one line to add more. */
 @Component({
   selector: 'ft-devices-tab',
@@ -54,12 +65,10 @@ export class DevicesTab {
     });
     return [...this.rooms()]
       .sort((a, b) => NAMES.compare(a.name, b.name))
-      .map((room) => ({
-        room,
-        devices: devices
-          .filter((device) => device.room === room.id)
-          .sort((a, b) => NAMES.compare(a.name, b.name)),
-      }));
+      .map((room) => {
+        const here = devices.filter((device) => device.room === room.id);
+        return { room, count: here.length, racks: racksOf(here) };
+      });
   });
   protected readonly empty = computed(() => (this.studio()?.rig.devices.length ?? 0) === 0);
   protected readonly forms = toSignal(from(this.planner.api.typeForms()), { initialValue: [] });

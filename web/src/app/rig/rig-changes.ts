@@ -38,7 +38,7 @@ export class RigChanges {
   }
 
   /** Adds devices that are alike; where a name is taken, or there are several, they are numbered on. */
-  addDevices(device: NewThing<Device> & { readonly name: string }, count: number): void {
+  addDevices(device: Omit<NewThing<Device>, 'rack'> & { readonly name: string }, count: number): void {
     const devices = this.studio()?.rig.devices ?? [];
     const ids = new Set<string>(devices.map(({ id }) => id));
     const names = new Set(devices.map(({ name }) => name.toLowerCase()));

@@ -6,8 +6,18 @@ import { Planner } from '../workers/planner.service';
 import { RigChanges } from './rig-changes';
 import { TableExchange } from './table-exchange';
 
-const TABLES: readonly { readonly name: RigTableName; readonly title: string; readonly columns: string }[] = [
-  { name: 'devices', title: 'Devices', columns: 'Name, Room, Kind, Data (such as channels=8; phantom=yes)' },
+interface Table {
+  readonly name: RigTableName;
+  readonly title: string;
+  readonly columns: string;
+}
+
+const TABLES: readonly [Table, ...Table[]] = [
+  {
+    name: 'devices',
+    title: 'Devices',
+    columns: 'Name, Room, Kind, Data (such as channels=8; phantom=yes), Rack',
+  },
   {
     name: 'ports',
     title: 'Connectors',
@@ -59,10 +69,10 @@ export class TablesTab {
   private readonly planner = inject(Planner);
   private readonly changes = inject(RigChanges);
   protected readonly tables = TABLES;
-  protected readonly table = signal(TABLES[0] as (typeof TABLES)[number]);
+  protected readonly table = signal<Table>(TABLES[0]);
   protected readonly reading = signal<TableReading | undefined>(undefined);
 
-  protected choose(table: (typeof TABLES)[number]): void {
+  protected choose(table: Table): void {
     this.table.set(table);
     this.reading.set(undefined);
   }

@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import type * as z from 'zod';
 import type { DelayByRate, LaneKey, Route } from '../../deviceModel';
 import type { ReadSetting, SettingSpec } from '../../settings';
 import { positions } from '../knobs';
@@ -22,8 +22,7 @@ export const conversionParams = {
   adcNoiseDbfs: noiseDbfs.default(-118),
   dacNoiseDbfs: noiseDbfs.default(-118),
 };
-const figures = z.strictObject(conversionParams);
-export type ConversionFigures = z.infer<typeof figures>;
+export type ConversionFigures = z.infer<z.ZodObject<typeof conversionParams>>;
 
 const byRate = (single: number, double = single, quadruple = single): DelayByRate => [
   single,

@@ -1,16 +1,13 @@
-import type * as z from 'zod';
 import type { DeviceModel, Port, Station } from '../../deviceModel';
 import type { ReadSetting } from '../../settings';
 import type { LinkKind } from '../../../units/linkLanes';
 import { micInput, PREAMP_KNOBS, preampRoute } from '../outboard/preampStage';
-import type { preampParams } from '../outboard/preampStage';
+import type { PreampFigures } from '../outboard/preampStage';
 import { numbersTo } from '../params';
 import { codedPort, insideLanes } from '../portKinds';
 import { laneAt } from '../routeKinds';
 import type { ConversionFigures } from './conversion';
 import { adcRoute } from './conversion';
-
-type PreampFigures = z.infer<z.ZodObject<typeof preampParams>>;
 
 /** Microphone amplifiers with converters behind them, whose signals leave over one kind of digital link. */
 export interface DigitalPreamp {

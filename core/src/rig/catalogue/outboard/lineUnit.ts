@@ -1,4 +1,4 @@
-import * as z from 'zod';
+import type * as z from 'zod';
 import type { DelayByRate, Port, Route, Station, StationRole } from '../../deviceModel';
 import type { Medium } from '../../medium';
 import { impedanceOhm, letter, levelDbu } from '../params';
@@ -13,8 +13,7 @@ export const lineUnitParams = {
   maxOutputDbu: levelDbu.default(24),
   outputNoiseDbu: levelDbu.default(-85),
 };
-const figures = z.strictObject(lineUnitParams);
-export type UnitFigures = z.infer<typeof figures>;
+export type UnitFigures = z.infer<z.ZodObject<typeof lineUnitParams>>;
 
 const suffix = (channel: number, channels: number): string => (channels === 1 ? '' : ` ${letter(channel)}`);
 

@@ -17,8 +17,7 @@ export const preampParams = {
   /** Equivalent input noise, dBu, 20 Hz to 20 kHz, unweighted. */
   einDbu: levelDbu.default(-128),
 };
-const figures = z.strictObject(preampParams);
-type PreampFigures = z.infer<typeof figures>;
+export type PreampFigures = z.infer<z.ZodObject<typeof preampParams>>;
 
 /** The knobs of a preamp channel, by the names stations and routes call them. */
 export const PREAMP_KNOBS = ['gainDb', 'phantom', 'pad', 'invert'] as const;
