@@ -1,8 +1,15 @@
+import { writeFileSync } from 'node:fs';
 import { checkContext } from '@ft/core/checks/context';
 import { runChecks } from '@ft/core/checks/runChecks';
 import { compile } from '@ft/core/graph/compile';
+import { applyChange } from '@ft/core/edits/change';
+import { writeBundle } from '@ft/core/formats/bundle';
+import { readWiresCsv } from '@ft/core/formats/csv/wiresCsv';
 import { trace } from '@ft/core/graph/trace';
+import { jackInfo } from '@ft/core/plan/jackInfo';
+import { planOf } from '@ft/core/plan/plan';
 import type { Studio } from '@ft/core/session/studioSchema';
+import { bareBayStudio, bayStudio, wireList } from './bayRig';
 import { generatedStudio } from './generatedStudio';
 
 /** 1 000, 5 000 and 20 500 lanes. */
@@ -50,29 +57,89 @@ function measure(studio: Studio): Measured {
   };
 }
 
-const results = SUITES.map((suites) => measure(generatedStudio(suites)));
-const first = results[0];
-const row = (cells: readonly (string | number)[]): string =>
-  cells.map((cell) => String(cell).padStart(13)).join('');
+/** Growing studios, all of one kind. */
+function growing(): void {
+  const results = SUITES.map((suites) => measure(generatedStudio(suites)));
+  const first = results[0];
+  const row = (cells: readonly (string | number)[]): string =>
+    cells.map((cell) => String(cell).padStart(13)).join('');
 
-console.log(
-  row(['lanes', 'threads', 'first compile', 'compile', 'trace all', 'all + checks', 'µs per lane', 'growth']),
-);
-for (const it of results) {
-  const growth = first === undefined ? 1 : it.allMs / first.allMs / (it.lanes / first.lanes);
   console.log(
     row([
-      it.lanes,
-      it.threads,
-      `${it.coldMs.toFixed(1)} ms`,
-      `${it.compileMs.toFixed(1)} ms`,
-      `${it.traceMs.toFixed(1)} ms`,
-      `${it.allMs.toFixed(1)} ms`,
-      ((it.allMs * 1000) / it.lanes).toFixed(2),
-      `${growth.toFixed(2)} x`,
+      'lanes',
+      'threads',
+      'first compile',
+      'compile',
+      'trace all',
+      'all + checks',
+      'µs per lane',
+      'growth',
     ]),
   );
+  for (const it of results) {
+    const growth = first === undefined ? 1 : it.allMs / first.allMs / (it.lanes / first.lanes);
+    console.log(
+      row([
+        it.lanes,
+        it.threads,
+        `${it.coldMs.toFixed(1)} ms`,
+        `${it.compileMs.toFixed(1)} ms`,
+        `${it.traceMs.toFixed(1)} ms`,
+        `${it.allMs.toFixed(1)} ms`,
+        ((it.allMs * 1000) / it.lanes).toFixed(2),
+        `${growth.toFixed(2)} x`,
+      ]),
+    );
+  }
+  console.log(
+    '\n“all + checks”: compile, realise and ladder of every thread, every rule. Growth 1 x: time grows as the lanes do.',
+  );
 }
-console.log(
-  '\n“all + checks”: compile, realise and ladder of every thread, every rule. Growth 1 x: time grows as the lanes do.',
-);
+
+/** The rig of twenty bays: how long and how much it takes to open, and to read 5 000 wires from a list. */
+function bayRig(): void {
+  const heapMb = (): number => {
+    globalThis.gc?.();
+    return process.memoryUsage().heapUsed / 1e6;
+  };
+  const studio = bayStudio();
+  const [session] = studio.sessions;
+  const scene = session?.scenes[0];
+  if (session === undefined || scene === undefined) throw new Error('a generated studio has a scene');
+  const before = heapMb();
+  const started = performance.now();
+  const { context } = planOf(studio.rig, session, scene);
+  const coldMs = performance.now() - started;
+  const mb = heapMb() - before;
+  const { graph } = context;
+  const jacks = graph.lanes.filter(({ face }) => face === 'front').length;
+  const compileMs = medianMs(() => compile(studio.rig, session, scene));
+  const bare = bareBayStudio();
+  const list = wireList();
+  const csvMs = medianMs(() => readWiresCsv(list, bare.rig));
+  const read = readWiresCsv(list, bare.rig);
+  const applyMs = medianMs(() => applyChange(bare, read.ok ? read.edits : []));
+  const hoverMs = medianMs(() =>
+    graph.lanes
+      .filter(({ face }) => face === 'front')
+      .slice(0, 100)
+      .map(({ id }) => jackInfo(context, id)),
+  );
+  const ratio = (ms: number): string => `${ms.toFixed(0)} ms, ${(ms / compileMs).toFixed(1)} x a compile`;
+  console.log(
+    `\n20 bays of 96: ${String(jacks)} jacks, ${String(graph.lanes.length)} lanes, ${String(studio.rig.hardwires.length)} wires`,
+  );
+  console.log(`  compile again                        ${compileMs.toFixed(1)} ms`);
+  console.log(`  first compile and plan, cold         ${ratio(coldMs)}`);
+  console.log(`  memory of graph and plan             ${mb.toFixed(0)} MB`);
+  console.log(`  5 000 wires from a list: dry run     ${ratio(csvMs)}`);
+  console.log(`  the same applied as one change       ${ratio(applyMs)}`);
+  console.log(`  what a jack carries, each            ${(hoverMs / 100).toFixed(2)} ms`);
+}
+
+// With a file name the rig of twenty bays is written there, for the browser to open.
+const [file] = process.argv.slice(2);
+if (file === undefined) {
+  growing();
+  bayRig();
+} else writeFileSync(file, writeBundle(bayStudio()));

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildServer, buildWeb } from './builds.mjs';
@@ -65,13 +65,80 @@ async function inBrowser(base) {
   return { firstScreen, trackSheet, editMs: delays.sort((a, b) => a - b)[3] };
 }
 
+/** The bays of a large rig in the browser: until they stand there, while they are scrolled, under the pointer. */
+async function baysInBrowser(base, bundle) {
+  await fetch(`${base}/api/bundles`, { method: 'POST', body: readFileSync(bundle) });
+  const browser = await startBrowser();
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const started = performance.now();
+  await page.goto(`${base}/studio/bays/session/scene/bay`);
+  await page.getByRole('button', { name: 'Bay 20', exact: true }).waitFor();
+  const openMs = performance.now() - started;
+  const paintMs = await page.evaluate(
+    () => performance.getEntriesByName('first-contentful-paint')[0]?.startTime,
+  );
+  const frames = await page.evaluate(async () => {
+    const scroller = document.querySelector('.scroller');
+    const times = [];
+    let before = await new Promise(requestAnimationFrame);
+    for (let top = 0; top < scroller.scrollHeight - scroller.clientHeight; top += 30) {
+      scroller.scrollTo({ top, left: top / 4 });
+      const now = await new Promise(requestAnimationFrame);
+      times.push(now - before);
+      before = now;
+    }
+    return times.sort((a, b) => a - b);
+  });
+  const box = await page.locator('canvas').boundingBox();
+  const hovers = [];
+  for (let n = 1; n <= 15; n++) {
+    await page.evaluate(
+      (name) => {
+        window.hoverAt = undefined;
+        window.saidAt = undefined;
+        const told = new MutationObserver(() => {
+          if (document.querySelector('.said strong')?.textContent !== name) return;
+          window.saidAt = performance.now();
+          told.disconnect();
+        });
+        told.observe(document.querySelector('.said'), {
+          childList: true,
+          subtree: true,
+          characterData: true,
+        });
+        const canvas = document.querySelector('canvas');
+        canvas.addEventListener('pointermove', () => (window.hoverAt = performance.now()), { once: true });
+      },
+      `Bay 1 ${n + 3} upper`,
+    );
+    await page.mouse.move(box.x + 12 + 26 * (n + 2.5), box.y + 68);
+    await page.waitForFunction(() => window.saidAt !== undefined);
+    hovers.push(await page.evaluate(() => window.saidAt - window.hoverAt));
+  }
+  const heapMb = (await page.evaluate(() => performance.memory.usedJSHeapSize)) / 1e6;
+  await browser.close();
+  const at = (list, share) => list[Math.min(list.length - 1, Math.floor(list.length * share))];
+  return {
+    openMs,
+    paintMs,
+    heapMb,
+    frameMs: at(frames, 0.5),
+    slowFrameMs: at(frames, 0.95),
+    hoverMs: at(
+      hovers.sort((a, b) => a - b),
+      0.5,
+    ),
+    slowHoverMs: at(hovers, 0.95),
+  };
+}
+
 const kB = (bytes) => `${(bytes / 1000).toFixed(0)} kB`;
 
 await ensureDebian([{ command: 'chromium', name: 'chromium' }]);
 await ensureInstalled();
 await buildServer();
 await buildWeb();
-await run(process.execPath, ['server/dist/bench.mjs']);
+await run(process.execPath, ['--expose-gc', 'server/dist/bench.mjs']);
 
 const data = mkdtempSync(join(tmpdir(), 'ft-bench-'));
 const bare = await bareNodeMs();
@@ -79,6 +146,9 @@ const first = await startServing(PORT, data);
 await first.stop();
 const again = await startServing(PORT, data);
 const browser = await inBrowser(again.base);
+const bundle = join(data, 'bays.thread.json');
+await run(process.execPath, ['server/dist/bench.mjs', bundle]);
+const bays = await baysInBrowser(again.base, bundle);
 await again.stop();
 rmSync(data, { recursive: true });
 
@@ -88,3 +158,14 @@ console.log(`start, data there                      ${times(again.ms)}`);
 console.log(`over the wire to the first screen      ${kB(browser.firstScreen)} (fonts and icons included)`);
 console.log(`over the wire to the input list        ${kB(browser.trackSheet)} (worker included)`);
 console.log(`an edit, seen in a second window       ${browser.editMs.toFixed(0)} ms (median of 7)`);
+const ms = (time) => `${time.toFixed(0)} ms`;
+console.log(`\n20 bays in the browser: first paint       ${ms(bays.paintMs)}`);
+console.log(
+  `  until every bay is there             ${ms(bays.openMs)}, memory of the window ${bays.heapMb.toFixed(0)} MB`,
+);
+console.log(
+  `  a frame while scrolling              ${ms(bays.frameMs)}, 95 of 100 within ${ms(bays.slowFrameMs)} (16.7 ms is 60 a second)`,
+);
+console.log(
+  `  a jack under the pointer, told       ${ms(bays.hoverMs)}, 95 of 100 within ${ms(bays.slowHoverMs)}`,
+);

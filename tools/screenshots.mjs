@@ -40,6 +40,33 @@ const VIEWS = [
     path: `${TRACKING}/rig`,
     act: (page) => page.getByRole('button', { name: 'Data of Opto compressor' }).click(),
   },
+  {
+    name: 'loom',
+    path: `${TRACKING}/rig`,
+    async act(page) {
+      await page.getByRole('button', { name: /^Fixed wiring/ }).click();
+      await page.getByLabel('From outputs').fill('Bay B 26-28 lower');
+      await page.getByLabel('To inputs').fill('Four-band equaliser in A');
+    },
+  },
+  { name: 'device', path: `${TRACKING}/device/kiln-desk` },
+  {
+    name: 'bay',
+    path: `${TRACKING}/bay`,
+    async act(page) {
+      const box = await page.locator('canvas').boundingBox();
+      await page.mouse.move(box.x + 12 + 26 * 9.5, box.y + 114);
+    },
+  },
+  { name: 'flow', path: `${TRACKING}/flow?device=24-24-converter` },
+  {
+    name: 'daw',
+    path: `${TRACKING}/daw`,
+    async act(page) {
+      await page.getByLabel('Monitor the input of NARR').check();
+      await page.getByLabel('Sends of NARR').focus();
+    },
+  },
   { name: 'history', path: `${TRACKING}/history` },
   {
     name: 'track-paper',

@@ -34,7 +34,7 @@ function line(number: number, { mic, preamp, pins = {}, inserts = [], ...rest }:
 
 /** The chamber group stands round the floor box, each on a line of their own to the optical preamp. */
 const onFloorBox = (n: number): Record<string, string> => ({
-  'room-jack': `kiln-floor-box/line-${String(n)}`,
+  'room-jack': `floor-box/line-${String(n)}`,
 });
 
 /**

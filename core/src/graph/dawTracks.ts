@@ -115,7 +115,9 @@ class DawLayout {
     const fader = point('fader', 'after fader');
     const gainDb = track.faderDb + (track.vca === undefined ? 0 : (this.vcaDb.get(track.vca) ?? 0));
     if (!track.muted && gainDb > SILENT_DB)
-      at.forEach((lane, i) => { this.join(lane, fader[i] ?? -1, 'route', track, { gainDb }); });
+      at.forEach((lane, i) => {
+        this.join(lane, fader[i] ?? -1, 'route', track, { gainDb });
+      });
     for (const output of track.outputs) this.sendTo(track, fader, output, 0, track.pan);
     for (const send of track.sends) this.send(track, send, at, fader);
   }
@@ -142,7 +144,9 @@ class DawLayout {
     const play = point('play', track.kind === 'instrument' ? 'instrument' : 'playback');
     const pre = point('pre', 'before the slots');
     const live = track.kind !== 'instrument' && track.inputMonitor;
-    pre.forEach((lane, i) => { this.join((live ? into : play)[i] ?? -1, lane, 'route', track); });
+    pre.forEach((lane, i) => {
+      this.join((live ? into : play)[i] ?? -1, lane, 'route', track);
+    });
     return pre;
   }
 

@@ -35,7 +35,7 @@ const count = (name: string) => (n: number) => `${name} ${String(n)}`;
 export const BAYS: readonly DeviceInput[] = [
   device('Booth panel', 'booth', 'wallPanel', { lines: 8, returns: 4 }),
   device('Kiln panel', 'kiln', 'wallPanel', { lines: 16, returns: 8 }),
-  device('Kiln floor box', 'kiln', 'wallPanel', { lines: 8 }),
+  device('Floor box', 'kiln', 'wallPanel', { lines: 8 }),
   device('Bay A', 'batch', 'patchbay', {
     columns: COLUMNS,
     normalling: 'full',

@@ -41,7 +41,7 @@ export const LOOMS: readonly Loom[] = [
   ['Bay A 9-10 lower', 'Mic preamp mic in 3-4'],
   ['Bay A 17-48 lower', 'Split console mic in 1-32'],
   // The Kiln's floor box leads to the optical preamp, which stands in the Kiln.
-  ['Kiln floor box line 1-8', 'Optical preamp mic in 1-8'],
+  ['Floor box line 1-8', 'Optical preamp mic in 1-8'],
   ['Optical preamp optical out 1-8', 'Cue interface optical in 1-8'],
   // Line level: preamps over converter inputs, converter outputs over the opto and the summing mixer.
   ['Mic preamp out 1-4', 'Bay B 1-4 upper'],

@@ -49,7 +49,9 @@ type Params = z.infer<typeof shape>;
 
 /** Keys are used once, routes lead from one connector of the unit to another with as many lanes. */
 function fitsItself({ ports, routes }: Params, context: z.core.$RefinementCtx<Params>): void {
-  const trouble = (message: string, ...path: (string | number)[]): void => { context.addIssue({ code: 'custom', message, path }); };
+  const trouble = (message: string, ...path: (string | number)[]): void => {
+    context.addIssue({ code: 'custom', message, path });
+  };
   const byKey = new Map<string, PortShape>();
   ports.forEach((port, i) => {
     if (byKey.has(port.key))

@@ -12,6 +12,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { from } from 'rxjs';
+import { nameMatches } from '@ft/core/plan/nameMatch';
 import type { TypeForm } from '@ft/core/rig/paramFields';
 import type { Device, Room } from '@ft/core/rig/rigSchema';
 import { PlanActions } from '../state/plan.feature';
@@ -58,17 +59,14 @@ export class DevicesTab {
   /** Rooms that are folded up. */
   protected readonly folded = signal<ReadonlySet<string>>(new Set());
   protected readonly groups = computed(() => {
-    const words = this.filter().toLowerCase().split(/\s+/);
-    const devices = (this.studio()?.rig.devices ?? []).filter((device) => {
-      const text = `${device.name} ${this.titleOf(device)}`.toLowerCase();
-      return words.every((word) => text.includes(word));
-    });
+    const devices = this.answering(this.studio()?.rig.devices ?? []);
     return [...this.rooms()]
       .sort((a, b) => NAMES.compare(a.name, b.name))
       .map((room) => {
         const here = devices.filter((device) => device.room === room.id);
         return { room, count: here.length, racks: racksOf(here) };
-      });
+      })
+      .filter(({ count }) => count > 0 || this.filter().trim() === '');
   });
   protected readonly empty = computed(() => (this.studio()?.rig.devices.length ?? 0) === 0);
   protected readonly forms = toSignal(from(this.planner.api.typeForms()), { initialValue: [] });
@@ -99,6 +97,14 @@ export class DevicesTab {
         return `${name} ${shown} ${unit}`.trim();
       })
       .join(' · ');
+  }
+
+  /** Devices whose name or kind has what is typed as it stands; where none has, all its words. */
+  private answering(devices: readonly Device[]): readonly Device[] {
+    const typed = this.filter().trim().toLowerCase();
+    const text = (device: Device): string => `${device.name} ${this.titleOf(device)}`.toLowerCase();
+    const exact = devices.filter((device) => text(device).includes(typed));
+    return exact.length > 0 ? exact : devices.filter((device) => nameMatches(text(device), typed));
   }
 
   /** Whether something must be known before a device of the kind can be added. */

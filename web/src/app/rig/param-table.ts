@@ -8,6 +8,7 @@ type Row = Readonly<Record<string, unknown>>;
 @Component({
   selector: 'ft-param-table',
   template: `
+    <h3>{{ label() }}</h3>
     <table class="sheet">
       <thead>
         <tr>

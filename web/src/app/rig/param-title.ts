@@ -8,6 +8,8 @@ const NAMES: Readonly<Record<string, string>> = {
   outputOhm: 'output impedance',
   inputOhm: 'input impedance',
   phantom: 'offers 48 V',
+  ports: 'connectors',
+  routes: 'ways inside',
   inputsPerBus: 'inputs per bus',
   madiLinks: 'MADI links',
   aes3Links: 'AES3 links',

@@ -80,7 +80,7 @@ export function digitalPreamp(
       preampStation(n),
       {
         key: `adc-${n}`,
-        name: `converter ${n}`,
+        name: `ADC ${n}`,
         role: 'converter' as const,
         in: laneAt('amplified', n),
         out: out(n),
