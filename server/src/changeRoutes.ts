@@ -21,8 +21,7 @@ export const entryMessage = ({ inverse: _inverse, edits, ...line }: Entry): Entr
 
 function entryOrFailure(answer: DeskAnswer): EntryMessage {
   if (answer.ok) return entryMessage(answer.entry);
-  if ('refusal' in answer)
-    throw new ApiFailure(409, answer.refusal.code, refusalSentence(answer.refusal, answer.studio));
+  if ('refusal' in answer) throw new ApiFailure(409, answer.refusal.code, refusalSentence(answer.refusal));
   if (answer.missing === 'studio') throw notFound('studio');
   throw new ApiFailure(409, answer.missing, MISSING[answer.missing]);
 }

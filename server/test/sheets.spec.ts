@@ -41,7 +41,11 @@ describe('the patch list', () => {
     expect(headers['content-disposition']).toContain('lamplighters-ledger-tracking-patch-list.csv');
     const rows = Papa.parse<Record<string, string>>(text.trim(), { header: true }).data;
     expect(rows).toHaveLength(14);
-    expect(rows.find(({ To }) => To === 'Bay A 10 lower')).toMatchObject({ From: 'Bay A 13 upper', To: 'Bay A 10 lower', Plugged: 'no' });
+    expect(rows.find(({ To }) => To === 'Bay A 10 lower')).toMatchObject({
+      From: 'Bay A 13 upper',
+      To: 'Bay A 10 lower',
+      Plugged: 'no',
+    });
   });
 
   (hasPoppler() ? it : it.skip)(

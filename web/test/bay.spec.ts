@@ -143,7 +143,7 @@ describe('the bay page', () => {
 
   it('draws only what is seen: twenty bays cost what a screenful does', () => {
     const strokes = { count: 0 };
-    const context = new Proxy(
+    const context = new Proxy<Record<string, unknown>>(
       {},
       {
         get: (target, name: string): unknown => {

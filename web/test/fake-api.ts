@@ -69,7 +69,7 @@ export class FakeApi {
   private take(change: Change, author: string, undoes?: number): Observable<EntryMessage> {
     const making = { author, at: '2026-03-01T10:00:00Z', ...(undoes !== undefined && { undoes }) };
     const result = accept(this.studioNow, this.entries.length, change, making);
-    if (!result.ok) return refuse(409, result.refusal.code, refusalSentence(result.refusal, this.studioNow));
+    if (!result.ok) return refuse(409, result.refusal.code, refusalSentence(result.refusal));
     this.studioNow = result.studio;
     this.entries.push(result.entry);
     return of(message(result.entry));

@@ -5,6 +5,7 @@ import { newBreaks, rigBreaks } from '../session/rigBreaks';
 import type { Studio } from '../session/studioSchema';
 import type { EditJson } from './editKind';
 import { editKindNamed, EDIT_KINDS } from './registry';
+import { placeName } from './placeName';
 import type { Applied } from './refusal';
 import { applied, refused } from './refusal';
 
@@ -47,6 +48,10 @@ function brokenBy(before: Studio, after: Studio, edits: readonly EditJson[]): re
   return breaks.length === 0 ? [] : newBreaks(rigBreaks(before), breaks);
 }
 
+/** Places are named in the studio as it would have become: what is new has its place only there. */
+const wouldBreak = (studio: Studio, problems: readonly Problem[]): Applied<Studio> =>
+  refused({ code: 'would-break', problems, places: problems.map(({ path }) => placeName(studio, path)) });
+
 /** Applies all edits of a change, or none. The result holds together, or the change is refused. */
 export function applyChange(studio: Studio, edits: readonly EditJson[]): Applied<Studio> {
   let next = studio;
@@ -56,7 +61,7 @@ export function applyChange(studio: Studio, edits: readonly EditJson[]): Applied
     next = result.value;
   }
   const problems = integrityProblems(next);
-  return problems.length > 0 ? refused({ code: 'would-break', problems }) : applied(next);
+  return problems.length > 0 ? wouldBreak(next, problems) : applied(next);
 }
 
 /**
@@ -67,7 +72,7 @@ export function applyNewChange(studio: Studio, edits: readonly EditJson[]): Appl
   const result = applyChange(studio, edits);
   if (!result.ok) return result;
   const problems = brokenBy(studio, result.value, edits);
-  return problems.length > 0 ? refused({ code: 'would-break', problems }) : result;
+  return problems.length > 0 ? wouldBreak(result.value, problems) : result;
 }
 
 /** The edits that undo a change that could be applied to `before`. */

@@ -14,8 +14,12 @@ export type Refusal =
       readonly now: unknown;
       readonly wanted: unknown;
     }
-  /** The studio would no longer hold together. */
-  | { readonly code: 'would-break'; readonly problems: readonly Problem[] };
+  /** The studio would no longer hold together: where, as a reader calls the places, and how. */
+  | {
+      readonly code: 'would-break';
+      readonly problems: readonly Problem[];
+      readonly places: readonly string[];
+    };
 
 export type Applied<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly refusal: Refusal };

@@ -1,6 +1,4 @@
 import { problemSentence } from '../session/problemWording';
-import type { Studio } from '../session/studioSchema';
-import { placeName } from './placeName';
 import type { Refusal } from './refusal';
 
 const shown = (value: unknown): string =>
@@ -14,7 +12,7 @@ const shown = (value: unknown): string =>
 const MOST_PROBLEMS = 3;
 
 /** What happened to a refused edit and what to do, for the person who made it. */
-export function refusalSentence(refusal: Refusal, studio: Studio): string {
+export function refusalSentence(refusal: Refusal): string {
   switch (refusal.code) {
     case 'gone':
       return `The ${refusal.what} was removed meanwhile. Your text is kept; add it again if you need it.`;
@@ -27,7 +25,7 @@ export function refusalSentence(refusal: Refusal, studio: Studio): string {
     case 'would-break':
       return refusal.problems
         .slice(0, MOST_PROBLEMS)
-        .map((problem) => `${placeName(studio, problem.path)}: ${problemSentence(problem)}`)
+        .map((problem, i) => `${refusal.places[i] ?? ''}: ${problemSentence(problem)}`)
         .join(' ');
   }
 }

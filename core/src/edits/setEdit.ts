@@ -1,4 +1,5 @@
 import * as z from 'zod';
+import { pathText } from '../session/problem';
 import type { EditKind } from './editKind';
 import { sameValue } from './sameValue';
 import type { Place, Shelf } from './shelf';
@@ -40,7 +41,7 @@ function changed(shelf: Shelf, item: Item, edit: SetEdit): Applied<Item> {
     path: issue.path.map((step) => (typeof step === 'symbol' ? String(step) : step)),
     detail: issue.message,
   }));
-  return refused({ code: 'would-break', problems });
+  return refused({ code: 'would-break', problems, places: problems.map(({ path }) => pathText(path)) });
 }
 
 /**

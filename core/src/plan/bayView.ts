@@ -1,9 +1,10 @@
 import type { CheckContext } from '../checks/context';
 import { threadName } from '../checks/naming';
 import type { Edge, SignalGraph } from '../graph/signalGraph';
+import { edgesFrom } from '../graph/walk';
 import { bayColumns } from '../rig/catalogue/panels/patchbay';
 import type { BayParams } from '../rig/catalogue/panels/patchbay';
-import type { Normalling } from '../rig/catalogue/panels/bayColumn';
+import type { BayColumn, BayFace, Normalling } from '../rig/catalogue/panels/bayColumn';
 import type { CordId, DeviceId, LaneId } from '../rig/ids';
 import { laneIdOf } from '../rig/ids';
 import type { Device } from '../rig/rigSchema';
@@ -48,7 +49,6 @@ export interface BayCord {
   readonly to: LaneId;
   readonly plugged: boolean;
   readonly colour: string;
-  readonly name: string;
 }
 
 /** Every bay of the rig with the patch of the scene. */
@@ -78,52 +78,64 @@ function threadsByLane(context: CheckContext): ReadonlyMap<number, string> {
   return byLane;
 }
 
-function bayOf(context: CheckContext, device: Device, threads: ReadonlyMap<number, string>): BayViewModel {
-  const { graph, rig } = context;
-  const params = device.params as BayParams;
-  const lane = (face: string, number: number): number =>
-    graph.laneIndex.get(laneIdOf(device.id, `${face}-${number}`, 1)) ?? -1;
-  const jack = (row: 'upper' | 'lower', number: number): BayJack => {
-    const [front, rear] = [lane(row, number), lane(`${row}-rear`, number)];
-    const cord = graph.plugAt.get(front);
-    const thread = threads.get(front) ?? threads.get(rear);
-    return {
-      lane: laneIdOf(device.id, `${row}-${number}`, 1),
-      direction: graph.lanes[front]?.direction ?? 'in',
-      label: params.labels[`${row}-${number}`] ?? '',
-      behind: behind(graph, rear),
-      ...(cord && { cord }),
-      ...(thread !== undefined && { thread }),
-    };
+/** What the jacks of one bay are read from. */
+interface BayReader {
+  readonly context: CheckContext;
+  readonly device: Device;
+  readonly params: BayParams;
+  readonly threads: ReadonlyMap<number, string>;
+}
+
+function laneOf({ context, device }: BayReader, face: BayFace, number: number): number {
+  return context.graph.laneIndex.get(laneIdOf(device.id, `${face}-${number}`, 1)) ?? -1;
+}
+
+function jackOf(reader: BayReader, row: 'upper' | 'lower', number: number): BayJack {
+  const { context, device, params, threads } = reader;
+  const { graph } = context;
+  const [front, rear] = [laneOf(reader, row, number), laneOf(reader, `${row}-rear`, number)];
+  const cord = graph.plugAt.get(front);
+  const thread = threads.get(front) ?? threads.get(rear);
+  return {
+    lane: laneIdOf(device.id, `${row}-${number}`, 1),
+    direction: graph.lanes[front]?.direction ?? 'in',
+    label: params.labels[`${row}-${number}`] ?? '',
+    behind: behind(graph, rear),
+    ...(cord && { cord }),
+    ...(thread !== undefined && { thread }),
   };
-  const columns = bayColumns(params).map((column, i): BayColumnView => {
-    const number = i + 1;
-    const opens = column.upper === 'source' ? 'lower' : 'upper';
-    const destination = graph.plugAt.has(lane(opens, number));
-    const source = graph.plugAt.has(lane(opens === 'lower' ? 'upper' : 'lower', number));
-    const open = column.normalling === 'full' ? destination || source : destination;
-    return {
-      number,
-      normalling: column.normalling,
-      closed: column.normalling === 'parallel' || (column.normalling !== 'none' && !open),
-      opens,
-      upper: jack('upper', number),
-      lower: jack('lower', number),
-    };
-  });
+}
+
+function columnOf(reader: BayReader, column: BayColumn, number: number): BayColumnView {
+  const { graph } = reader.context;
+  const source = column.upper === 'source' ? 'upper' : 'lower';
+  const ways = edgesFrom(graph, laneOf(reader, `${source}-rear`, number));
+  return {
+    number,
+    normalling: column.normalling,
+    // Whether the normal conducts is the graph's word; a closed one leads on from the source's rear.
+    closed: column.normalling === 'parallel' || ways.some(({ kind }) => kind === 'normal'),
+    opens: source === 'upper' ? 'lower' : 'upper',
+    upper: jackOf(reader, 'upper', number),
+    lower: jackOf(reader, 'lower', number),
+  };
+}
+
+function bayOf(context: CheckContext, device: Device, threads: ReadonlyMap<number, string>): BayViewModel {
+  const params = device.params as BayParams;
+  const reader = { context, device, params, threads };
   return {
     id: device.id,
     name: device.name,
-    room: rig.rooms.find(({ id }) => id === device.room)?.name ?? '',
-    columns,
+    room: context.rig.rooms.find(({ id }) => id === device.room)?.name ?? '',
+    columns: bayColumns(params).map((column, i) => columnOf(reader, column, i + 1)),
   };
 }
 
 /** The bays as mounted, with every jack, normal and cord of the scene. */
 export function baysView(context: CheckContext): BaysView {
-  const { rig, scene, graph } = context;
+  const { rig, scene } = context;
   const threads = threadsByLane(context);
-  const name = (id: LaneId): string => graph.lanes[graph.laneIndex.get(id) ?? -1]?.name ?? id;
   return {
     bays: rig.devices
       .filter(({ type }) => type === 'patchbay')
@@ -134,7 +146,6 @@ export function baysView(context: CheckContext): BaysView {
       to,
       plugged,
       colour: rig.cords.find((each) => each.id === stock)?.colour ?? '',
-      name: `${name(from)} → ${name(to)}`,
     })),
   };
 }

@@ -101,7 +101,7 @@ export const tryChange = createEffect(
         const change: Change = parsed.data;
         const tried = propose(replica, change);
         if (tried.ok) return of(StudioActions.proposed({ change, ...(draft && { draft }) }));
-        return refuse(refusalSentence(tried.refusal, replica.studio));
+        return refuse(refusalSentence(tried.refusal));
       }),
     );
   },
