@@ -89,6 +89,7 @@ async function baysInBrowser(base, bundle) {
     }
     return times.sort((a, b) => a - b);
   });
+  await page.evaluate(() => document.querySelector('.scroller').scrollTo({ top: 0, left: 0 }));
   const box = await page.locator('canvas').boundingBox();
   const hovers = [];
   for (let n = 1; n <= 15; n++) {

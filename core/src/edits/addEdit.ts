@@ -25,10 +25,13 @@ export function addEdit(shelf: Shelf): EditKind<AddEdit> {
       const items = shelf.get(studio, edit);
       if (items === undefined)
         return refused({ code: 'gone', what: 'place', id: edit.scene ?? edit.session ?? '' });
-      if (items.some((item) => item.id === edit.item.id))
+      // Lists are kept in the order of ids, so the first that is not before it tells both.
+      const found = items.findIndex((item) => item.id >= edit.item.id);
+      const at = found < 0 ? items.length : found;
+      if (items[at]?.id === edit.item.id)
         return refused({ code: 'already-there', what: shelf.name, id: edit.item.id });
-      const at = items.findIndex((item) => item.id > edit.item.id);
-      const next = at < 0 ? [...items, edit.item] : [...items.slice(0, at), edit.item, ...items.slice(at)];
+      const next = items.slice();
+      next.splice(at, 0, edit.item);
       return applied(shelf.put(studio, edit, next));
     },
     invert: (_before, { item, ...rest }) => ({

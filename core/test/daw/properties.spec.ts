@@ -3,7 +3,6 @@ import { compile } from '@ft/core/graph/compile';
 import { trace } from '@ft/core/graph/trace';
 import type { BusId } from '@ft/core/rig/ids';
 import { readInput, readInserts, readOutputs, readSends } from '@ft/core/session/daw/cellText';
-import type { TrackField } from '@ft/core/session/daw/trackCells';
 import { readTrackCell, TRACK_COLUMNS, trackCellText } from '@ft/core/session/daw/trackCells';
 import type { Destination, Track } from '@ft/core/session/daw/trackSchema';
 import { plainTrack, tracksFromTemplate } from '@ft/core/session/daw/trackTemplate';
