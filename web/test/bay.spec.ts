@@ -130,6 +130,22 @@ describe('the bay page', () => {
     );
   });
 
+  it('is held by a finger only when it taps, so that a finger can scroll', async () => {
+    // In the test the canvas lies at the corner of the page, so page and canvas count alike.
+    const touch = (name: string, clientX: number, clientY: number): void => {
+      const event = new MouseEvent(name, { bubbles: true, clientX, clientY });
+      Object.defineProperty(event, 'pointerType', { value: 'touch' });
+      canvas().dispatchEvent(event);
+    };
+    const at = { x: columnX(3), y: rowY(0, 'upper') };
+    touch('pointerdown', at.x, at.y);
+    page.fixture.detectChanges();
+    expect(page.text()).not.toContain('in your hand');
+    touch('click', at.x, at.y);
+    await shown('an end is in your hand');
+    await shown('Bay A 3 upper');
+  });
+
   it('writes the label strip', async () => {
     keys('ArrowRight');
     await shown('Bay A 2 upper');

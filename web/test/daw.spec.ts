@@ -33,12 +33,12 @@ const submit = (form: Element): boolean => form.dispatchEvent(new Event('submit'
 
 async function addTracks(): Promise<void> {
   enter('DAW host', 'daw');
-  await until(() => desk.api.entries.length === 1);
+  await until(() => desk.api.entries.length === 1, 'entry 1');
   enter('How many tracks', '2', 'input');
   enter('Name of the tracks', 'Mic #', 'input');
   enter('First input', '1', 'input');
   submit(one('ft-template-form form'));
-  await until(() => desk.api.entries.length === 2);
+  await until(() => desk.api.entries.length === 2, 'entry 2');
   await shown(() => page.element.querySelectorAll('tbody tr').length === 2);
 }
 
@@ -60,7 +60,7 @@ describe('the tracks of the DAW', () => {
   it('take cells as they are typed, and run through the strip when they are chosen', async () => {
     await addTracks();
     enter('Inserts of Mic 1', 'De-esser @64; 3 hw 5');
-    await until(() => desk.api.entries.length === 3);
+    await until(() => desk.api.entries.length === 3, 'entry 3');
     expect(session().tracks[0]!.inserts).toHaveLength(3);
     one('[aria-label="Fader dB of Mic 1"]').dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
     const strip = desk.store.selectSignal(planFeature.selectStrip);
@@ -102,19 +102,56 @@ describe('the tracks of the DAW', () => {
     [...page.element.querySelectorAll('button')]
       .find((each) => each.textContent.includes('Take it in'))!
       .click();
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     expect(session().buses.map(({ name }) => name)).toEqual(['Dialogue']);
+  });
+
+  it('take the rig’s host where the session has none yet', async () => {
+    enter('Name of the tracks', 'Solo', 'input');
+    submit(one('ft-template-form form'));
+    await until(() => desk.api.entries.length === 1, 'entry 1');
+    expect(session().host).toBe('daw');
+    expect(session().tracks.map(({ name }) => name)).toEqual(['Solo']);
+  });
+
+  it('are removed, with what follows them, and say so in the history', async () => {
+    await addTracks();
+    one('[aria-label="Record arm Mic 1"]').click();
+    await until(() => desk.api.entries.length === 3, 'entry 3');
+    expect(desk.api.entries.at(-1)!.label).toBe('Mic 1: record arm');
+    enter('Fader dB of Mic 2', '−6');
+    await until(() => desk.api.entries.length === 4, 'entry 4');
+    expect(desk.api.entries.at(-1)!.label).toBe('Mic 2: fader');
+    await shown(
+      () =>
+        one('[aria-label="Fader dB of Mic 2"]').value === '−6' &&
+        one('[aria-label="Record arm Mic 1"]').checked,
+    );
+    one('[aria-label="Remove track Mic 1"]').click();
+    await until(() => desk.api.entries.length === 5, 'entry 5');
+    expect(session().tracks.map(({ name }) => name)).toEqual(['Mic 2']);
+  });
+
+  it('refuse a template that says nothing', () => {
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    submit(one('ft-template-form form'));
+    expect(notices().at(-1)!.text).toBe('No tracks were added: type a name first; # stands for the number.');
+    enter('How many tracks', 'many', 'input');
+    submit(one('ft-template-form form'));
+    expect(notices().at(-1)!.text).toBe(
+      'No tracks were added: “many” is not a number of tracks from 1 to 256.',
+    );
   });
 
   it('know the kind of host, bus by bus and field by field', async () => {
     const kind = one('[aria-label="Kind of host"]');
     kind.value = 'Any pair, measures and trims';
     kind.dispatchEvent(new Event('change'));
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     expect(session().hostProfile).toMatchObject({ insertPairs: 'free', trims: true });
     one('[aria-label="Another bus"]').value = 'Stems';
     submit(one('.buses form'));
-    await until(() => desk.api.entries.length === 2);
+    await until(() => desk.api.entries.length === 2, 'entry 2');
     expect(session().buses).toEqual([{ id: 'stems', name: 'Stems', width: 2 }]);
   });
 });

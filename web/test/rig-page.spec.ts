@@ -51,7 +51,7 @@ describe('rooms and devices', () => {
     type('[aria-label="Kind of device"]', 'Compressor or limiter');
     one('[aria-label="Name of the device"]').value = 'Tube limiter';
     button(/^\s*Add with typical data/).click();
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     const added = rig().devices.find(({ name }) => name === 'Tube limiter')!;
     expect(added).toMatchObject({ id: 'tube-limiter', type: 'dynamics', params: { inputOhm: 10_000 } });
   });
@@ -61,7 +61,7 @@ describe('rooms and devices', () => {
     type('[aria-label="Kind of device"]', 'loudspeaker');
     one('[aria-label="How many"]').value = '3';
     button(/^\s*Add with typical data/).click();
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     const names = rig()
       .devices.filter(({ type: kind }) => kind === 'loudspeaker')
       .map(({ name }) => name);
@@ -83,7 +83,7 @@ describe('rooms and devices', () => {
     enter('loud');
     expect(form.textContent).toContain('sensitivity: “loud” is not a number');
     enter('12,5');
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     const added = rig().devices.find(({ name }) => name === 'Microphone')!;
     expect(added.params).toMatchObject({ sensitivityMvPerPa: 12.5, sourceOhm: 200 });
     expect(added.params).not.toHaveProperty('maxDbSpl');
@@ -115,7 +115,7 @@ describe('rooms and devices', () => {
     button(/^Remove Opto compressor/).click();
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
     button(/^\s*Do it/).click();
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     expect(rig().devices.some(({ name }) => name === 'Opto compressor')).toBe(false);
     expect(desk.api.entries[0]!.label).toBe('Remove Opto compressor and its wires');
   });
@@ -135,7 +135,7 @@ describe('rooms and devices', () => {
     // The narrator's thread needs no normal there, but the other preamps reach the converter by theirs.
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
     button(/^\s*Do it/).click();
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     const bay = rig().devices.find(({ name }) => name === 'Bay B')!;
     expect(bay.params['sections']).toEqual([
       { columns: '1-8', normalling: 'none', upper: 'source', lower: 'destination' },
@@ -153,7 +153,7 @@ describe('fixed wiring', () => {
     expect(page.text()).toContain('instead of Bay A 2 lower rear');
     expect(desk.api.entries).toHaveLength(0);
     one('ft-wiring-tab form').dispatchEvent(new Event('submit', { cancelable: true }));
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     expect(
       rig().hardwires.filter(({ from }) => from.startsWith('bay-b/lower-rear-2')).length,
     ).toBeGreaterThanOrEqual(3);
@@ -177,6 +177,29 @@ describe('fixed wiring', () => {
   });
 });
 
+describe('rooms', () => {
+  it('go with everything in them, after a warning', async () => {
+    await open(/^\s*Rooms and devices/);
+    button(/^Remove room Annealing booth/).click();
+    await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
+    expect(page.text()).toContain('3 devices go: Broadcast dynamic, Booth panel, Large condenser.');
+    expect(page.text()).toContain('2 threads break');
+    button(/^\s*Do it/).click();
+    await until(() => desk.api.entries.length === 1, 'entry 1');
+    expect(rig().rooms.map(({ name }) => name)).not.toContain('Annealing booth');
+  });
+
+  it('are added by name', async () => {
+    await open(/^\s*Rooms and devices/);
+    type('[aria-label="Another room"]', 'Loft');
+    [...page.element.querySelectorAll('form')]
+      .at(-1)!
+      .dispatchEvent(new Event('submit', { cancelable: true }));
+    await until(() => desk.api.entries.length === 1, 'entry 1');
+    expect(rig().rooms.map(({ name }) => name)).toContain('Loft');
+  });
+});
+
 describe('cords', () => {
   it('are taken only with a name, a length and a number', async () => {
     await open(/^\s*Cords/);
@@ -193,7 +216,7 @@ describe('cords', () => {
     expect(lastNotice()).toBe('Nothing was added: type a name first.');
     fill('Name of the cord', 'Bay cord');
     submit();
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     expect(rig().cords.find(({ name }) => name === 'Bay cord')).toMatchObject({ lengthM: 1.5, count: 4 });
   });
 });
@@ -219,7 +242,7 @@ describe('tables', () => {
     await shown(() => page.text().includes('+ new Plate, Reverb or delay, Kiln'));
     expect(desk.api.entries).toHaveLength(0);
     button(/^\s*Take it in/).click();
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     expect(rig().devices.some(({ name }) => name === 'Plate')).toBe(true);
   });
 });
@@ -258,7 +281,51 @@ describe('the page of a device', () => {
     channel.dispatchEvent(new Event('change'));
     await shown(() => one('ft-setting-field input[type=text]').value === '56');
     type('ft-setting-field input[type=text]', '50', 'change');
-    await until(() => desk.api.entries.length === 1);
+    await until(() => desk.api.entries.length === 1, 'entry 1');
     expect(desk.api.studioNow.sessions[0]!.scenes[0]!.settings['preamp/gainDb/2' as never]).toBe(50);
+  });
+
+  it('takes the data of a unit of one’s own as JSON, and says where it cannot', async () => {
+    await open(/^\s*Rooms and devices/);
+    type('[aria-label="Kind of device"]', 'Unit of your own');
+    button(/^\s*Add a row/).click();
+    page.fixture.detectChanges();
+    type('[aria-label="connectors 1: key"]', 'in', 'change');
+    type('[aria-label="connectors 1: name"]', 'in', 'change');
+    one('ft-device-form form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await until(() => desk.api.entries.length === 1, 'entry 1');
+    page.element.remove();
+
+    await openDevice('unit-of-your-own');
+    const json = one('textarea');
+    const params = {
+      ports: [
+        { key: 'in', name: 'in', direction: 'in' },
+        { key: 'out', name: 'out', direction: 'out' },
+      ],
+    };
+    json.value = '{ "ports": [';
+    button(/^\s*Take the JSON/).click();
+    expect(lastNotice()).toContain('This is not JSON');
+    json.value = JSON.stringify({ ...params, routes: [{ from: 'in', to: 'exit' }] });
+    button(/^\s*Take the JSON/).click();
+    await shown(() => lastNotice().includes('There is no connector “exit”. There are: in, out.'));
+    json.value = JSON.stringify({ ...params, routes: [{ from: 'in', to: 'out', gainDb: 6 }] });
+    button(/^\s*Take the JSON/).click();
+    await until(() => desk.api.entries.length === 2, 'entry 2');
+    expect(rig().devices.find(({ type: kind }) => kind === 'customUnit')!.params['routes']).toMatchObject([
+      { gainDb: 6 },
+    ]);
+  });
+
+  it('puts a device into a rack', async () => {
+    await openDevice('opto');
+    const field = [...page.element.querySelectorAll('label')]
+      .find((label) => label.textContent.includes('Rack'))!
+      .querySelector('input')!;
+    field.value = 'Left rack';
+    field.dispatchEvent(new Event('change'));
+    await until(() => desk.api.entries.length === 1, 'entry 1');
+    expect(rig().devices.find(({ id }) => id === ('opto' as typeof id))!.rack).toBe('Left rack');
   });
 });

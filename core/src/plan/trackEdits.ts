@@ -1,4 +1,5 @@
 import type { EditJson } from '../edits/editKind';
+import type { Rig } from '../rig/rigSchema';
 import type { TrackField } from '../session/daw/trackCells';
 import { readTrackCell } from '../session/daw/trackCells';
 import type { Bus, Track } from '../session/daw/trackSchema';
@@ -17,6 +18,13 @@ export function trackCellEdits(session: Session, track: Track, field: TrackField
   if (!read.ok) return read;
   const edit = { type: 'track.set', session: session.id, id: track.id, field };
   return { ok: true, edits: [{ ...edit, value: read.value, was: track[field] ?? null }] };
+}
+
+/** The first DAW host of the rig becomes the session's, where it has none: tracks need one to live on. */
+export function hostEdits(rig: Rig, session: Session): readonly EditJson[] {
+  const host = rig.devices.find(({ type }) => type === 'dawHost');
+  if (session.host !== undefined || host === undefined) return [];
+  return [{ type: 'session.set', id: session.id, field: 'host', value: host.id, was: null }];
 }
 
 /** Tracks of a template. */

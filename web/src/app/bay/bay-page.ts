@@ -166,12 +166,13 @@ export class BayPage implements OnDestroy {
     if (place !== undefined && !this.isAt(place)) this.cursor.set(place);
   }
 
+  /** A finger that comes down may be about to scroll, so it takes hold only when it taps. */
   protected onDown(event: PointerEvent): void {
-    const place = jackAt(this.view().bays, this.pointOf(event));
-    if (place === undefined) return;
-    this.cursor.set(place);
-    if (this.held() === undefined) this.pickUp(place);
-    else void this.putDown(place);
+    if (event.pointerType !== 'touch') this.takeOrPlug(event);
+  }
+
+  protected onTap(event: PointerEvent): void {
+    if (event.pointerType === 'touch') this.takeOrPlug(event);
   }
 
   /** A drag ends on another jack; a click leaves the end in the hand for the next one. */
@@ -238,6 +239,14 @@ export class BayPage implements OnDestroy {
 
   protected jumpTo(bay: number): void {
     this.scroller()?.nativeElement.scrollTo({ top: bay * BAY_HEIGHT * this.zoom() });
+  }
+
+  private takeOrPlug(event: PointerEvent): void {
+    const place = jackAt(this.view().bays, this.pointOf(event));
+    if (place === undefined) return;
+    this.cursor.set(place);
+    if (this.held() === undefined) this.pickUp(place);
+    else void this.putDown(place);
   }
 
   private pickUp(place: JackPlace): void {

@@ -3,12 +3,16 @@ import { Store } from '@ngrx/store';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { idFromName } from '@ft/core/rig/ids';
 import type { TrackField } from '@ft/core/session/daw/trackCells';
+import { TRACK_COLUMNS } from '@ft/core/session/daw/trackCells';
 import type { Bus, Track } from '@ft/core/session/daw/trackSchema';
 import type { TrackTemplate } from '@ft/core/session/daw/trackTemplate';
 import type { Session } from '@ft/core/session/sessionSchema';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
+
+const FLAG_WORDS = { muted: 'mute', recordArm: 'record arm', inputMonitor: 'input monitoring' } as const;
+const SESSION_WORDS = { host: 'host', hostProfile: 'kind of host', panLawDb: 'pan law' } as const;
 
 /** Turns what a person does on the track sheet into changes. */
 @Injectable({ providedIn: 'root' })
@@ -19,8 +23,9 @@ export class DawChanges {
 
   /** Takes in a typed cell; where it cannot be so, says why and leaves the text where it was typed. */
   async cell(track: Track, field: TrackField, text: string): Promise<boolean> {
-    const read = await this.planner.api.trackCell(track, field, text);
-    if (read.ok) this.change(`${track.name}: ${field}`, read.edits);
+    const read = await this.planner.api.trackCell(this.asItIs(track), field, text);
+    const title = TRACK_COLUMNS.find((column) => column.field === field)?.title ?? field;
+    if (read.ok) this.change(`${track.name}: ${title.toLowerCase()}`, read.edits);
     else this.complain(`${track.name}: ${read.sentence}`);
     return read.ok;
   }
@@ -32,9 +37,9 @@ export class DawChanges {
       id: track.id,
       field,
       value,
-      was: track[field],
+      was: this.asItIs(track)[field],
     };
-    this.change(`${track.name}: ${field}`, [edit]);
+    this.change(`${track.name}: ${FLAG_WORDS[field]}`, [edit]);
   }
 
   async template(template: TrackTemplate): Promise<void> {
@@ -43,7 +48,7 @@ export class DawChanges {
   }
 
   async removeTrack(track: Track): Promise<void> {
-    this.change(`Remove track ${track.name}`, await this.planner.api.removeTrack(track));
+    this.change(`Remove track ${track.name}`, await this.planner.api.removeTrack(this.asItIs(track)));
   }
 
   addBus(name: string, width: number): void {
@@ -66,7 +71,7 @@ export class DawChanges {
     const session = this.session();
     if (session === undefined) return;
     const was = session[field] ?? null;
-    this.change(`DAW: ${field}`, [{ type: 'session.set', id: session.id, field, value, was }]);
+    this.change(`DAW: ${SESSION_WORDS[field]}`, [{ type: 'session.set', id: session.id, field, value, was }]);
   }
 
   change(label: string, edits: readonly EditJson[]): void {
@@ -75,6 +80,11 @@ export class DawChanges {
 
   complain(text: string): void {
     this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+  }
+
+  /** The sheet is a plan behind when somebody is quick; a change is made to the track as it is now. */
+  private asItIs(track: Track): Track {
+    return this.session()?.tracks.find(({ id }) => id === track.id) ?? track;
   }
 
   private session(): Session | undefined {

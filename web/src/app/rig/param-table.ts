@@ -118,7 +118,11 @@ export class ParamTable {
   }
 
   protected add(): void {
-    this.changed.emit([...this.rows(), {}]);
+    // A choice that must be made shows its first, so that is what a new row holds.
+    const chosen = this.columns()
+      .filter(({ kind, required }) => kind === 'choice' && required)
+      .map(({ key, choices }) => [key, choices[0]] as const);
+    this.changed.emit([...this.rows(), Object.fromEntries(chosen)]);
   }
 
   protected remove(at: number): void {

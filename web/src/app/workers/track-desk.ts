@@ -2,7 +2,13 @@ import type { EditJson } from '@ft/core/edits/editKind';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import { readTracksCsv, tracksCsv } from '@ft/core/formats/csv/tracksCsv';
 import type { CellEdits } from '@ft/core/plan/trackEdits';
-import { removeBusEdits, removeTrackEdits, templateEdits, trackCellEdits } from '@ft/core/plan/trackEdits';
+import {
+  hostEdits,
+  removeBusEdits,
+  removeTrackEdits,
+  templateEdits,
+  trackCellEdits,
+} from '@ft/core/plan/trackEdits';
 import type { TrackRow } from '@ft/core/plan/trackView';
 import { trackRows } from '@ft/core/plan/trackView';
 import type { TrackField } from '@ft/core/session/daw/trackCells';
@@ -24,13 +30,17 @@ export interface TrackDesk {
 /** Answers about the tracks of the session last planned. */
 export function createTrackDesk(there: () => Desk): TrackDesk {
   const session = (): Desk['context']['session'] => there().context.session;
+  const withHost = (): readonly EditJson[] => hostEdits(there().studio.rig, session());
   return {
     trackRows: () => trackRows(there().context),
     trackCell: (track, field, text) => trackCellEdits(session(), track, field, text),
-    templateTracks: (template) => templateEdits(session(), template),
+    templateTracks: (template) => [...withHost(), ...templateEdits(session(), template)],
     removeTrack: (track) => removeTrackEdits(session(), track),
     removeBus: (bus) => removeBusEdits(session(), bus),
-    readTracks: (text) => readTracksCsv(text, session()),
+    readTracks(text) {
+      const read = readTracksCsv(text, session());
+      return read.ok && read.edits.length > 0 ? { ...read, edits: [...withHost(), ...read.edits] } : read;
+    },
     writeTracks: () => tracksCsv(session()),
   };
 }
