@@ -3,13 +3,13 @@ import { threadName } from '../checks/naming';
 import { settingsOf } from '../rig/buildDevice';
 import { lanesOf } from '../rig/faces';
 import type { DeviceId, LaneId } from '../rig/ids';
-import { settingKeyOf, initialOf } from '../rig/settings';
 import type { Session } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
 import { formatLevel, formatOhm } from '../units/format';
 import type { LaneRow } from '../wiring/laneRows';
 import { laneRows, rowNumbersText } from '../wiring/laneRows';
 import type { SettingCell } from './settingCells';
+import { knobCells } from './settingCells';
 
 /** A row of connectors of a device, with its figures and what it is wired to. */
 export interface PortLine {
@@ -33,8 +33,6 @@ export interface DeviceViewModel {
   readonly uses: readonly string[];
   /** Channels that knobs are counted by; 0 where it has none. */
   readonly channels: number;
-  readonly knobs: readonly string[];
-  readonly usesDb25: boolean;
 }
 
 function figuresOf(context: CheckContext, row: LaneRow): string {
@@ -102,7 +100,6 @@ export function deviceView(studio: Studio, context: CheckContext, id: DeviceId):
   const device = context.rig.devices.find((each) => each.id === id);
   if (device === undefined) return undefined;
   const lanes = lanesOf(device);
-  const specs = settingsOf(device);
   const isOn = (lane: number): boolean => lanes.has(context.graph.lanes[lane]?.id ?? ('' as LaneId));
   return {
     id,
@@ -111,9 +108,7 @@ export function deviceView(studio: Studio, context: CheckContext, id: DeviceId):
       .filter(({ start, path }) => isOn(start) || path.some((edge) => isOn(edge.to)))
       .map(({ thread }) => threadName(thread)),
     uses: studio.sessions.flatMap((session) => usesIn(session, id)),
-    channels: Math.max(0, ...specs.map(({ channels }) => channels)),
-    knobs: specs.map(({ title }) => title),
-    usesDb25: laneRows(device).some(({ connector }) => connector === 'db25'),
+    channels: Math.max(0, ...settingsOf(device).map(({ channels }) => channels)),
   };
 }
 
@@ -125,11 +120,8 @@ export function channelSettings(
 ): readonly SettingCell[] {
   const device = context.rig.devices.find((each) => each.id === id);
   if (device === undefined) return [];
-  return settingsOf(device)
+  const knobs = settingsOf(device)
     .filter(({ channels }) => channel <= channels)
-    .map((spec) => {
-      const key = settingKeyOf(id, spec.setting, channel);
-      const stored = context.scene.settings[key] ?? null;
-      return { key, value: stored ?? initialOf(spec, channel), stored, spec };
-    });
+    .map(({ setting }) => ({ setting, channel }));
+  return knobCells(context, id, knobs);
 }

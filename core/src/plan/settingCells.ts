@@ -1,5 +1,7 @@
 import type { CheckContext } from '../checks/context';
 import type { GraphStation } from '../graph/signalGraph';
+import type { KnobRef } from '../rig/deviceModel';
+import type { DeviceId } from '../rig/ids';
 import { settingsOf } from '../rig/buildDevice';
 import type { SettingKey, SettingSpec, SettingValue } from '../rig/settings';
 import { initialOf, settingKeyOf } from '../rig/settings';
@@ -13,15 +15,28 @@ export interface SettingCell {
   readonly spec: SettingSpec;
 }
 
-/** The knobs of a station's channel, in the order of its device. */
-export function settingCells({ rig, scene }: CheckContext, station: GraphStation): readonly SettingCell[] {
-  const device = rig.devices.find((candidate) => candidate.id === station.device);
-  const specs = device === undefined ? [] : settingsOf(device);
-  return specs
-    .filter((spec) => station.settings.includes(spec.setting))
-    .map((spec) => {
-      const key = settingKeyOf(station.device, spec.setting, station.channel);
-      const stored = scene.settings[key] ?? null;
-      return { key, value: stored ?? initialOf(spec, station.channel), stored, spec };
-    });
+/** Knobs of one device as they stand in the scene, in the order of the device. */
+export function knobCells(
+  { rig, scene }: CheckContext,
+  device: DeviceId,
+  knobs: readonly KnobRef[],
+): readonly SettingCell[] {
+  const found = rig.devices.find((candidate) => candidate.id === device);
+  return (found === undefined ? [] : settingsOf(found)).flatMap((spec) =>
+    knobs
+      .filter(({ setting }) => setting === spec.setting)
+      .map(({ channel }) => {
+        const key = settingKeyOf(device, spec.setting, channel);
+        const stored = scene.settings[key] ?? null;
+        return { key, value: stored ?? initialOf(spec, channel), stored, spec };
+      }),
+  );
 }
+
+/** The knobs of a station's channel. */
+export const settingCells = (context: CheckContext, station: GraphStation): readonly SettingCell[] =>
+  knobCells(
+    context,
+    station.device,
+    station.settings.map((setting) => ({ setting, channel: station.channel })),
+  );

@@ -10,7 +10,7 @@ import { ladder } from '../levels/ladder';
 import type { CordId, DeviceId, LaneId, ThreadId } from '../rig/ids';
 import { msFromSamples } from '../units/duration';
 import type { SettingCell } from './settingCells';
-import { settingCells } from './settingCells';
+import { knobCells, settingCells } from './settingCells';
 import { edgeLines, gapLine, termLine } from './termWording';
 
 /** One lane of the strip: how the signal came here, and its figures. Plain data, ready to draw. */
@@ -52,10 +52,15 @@ export interface Strip {
   readonly gaps: readonly string[];
 }
 
-/** The knobs at a lane: those of the station that starts or ends there. */
-function settingsAt(context: CheckContext, lane: number): readonly SettingCell[] {
-  const station = context.graph.stations.find((candidate) => candidate.in === lane || candidate.out === lane);
-  return station === undefined ? [] : settingCells(context, station);
+/** The knobs at a lane: those of the station that starts or ends there, and of the way that leads to it. */
+function settingsAt(context: CheckContext, lane: number, edge: Edge | undefined): readonly SettingCell[] {
+  const { graph } = context;
+  const station = graph.stations.find((candidate) => candidate.in === lane || candidate.out === lane);
+  const own = station === undefined ? [] : settingCells(context, station);
+  const device = graph.lanes[edge?.from ?? -1]?.device;
+  const passed = device === undefined ? [] : knobCells(context, device, edge?.knobs ?? []);
+  const known = new Set(own.map(({ key }) => key));
+  return [...own, ...passed.filter(({ key }) => !known.has(key))];
 }
 
 function hopOf(context: CheckContext, rung: Rung): StripHop {
@@ -77,7 +82,7 @@ function hopOf(context: CheckContext, rung: Rung): StripHop {
     delaySamples: rung.delaySamples,
     delayMs: msFromSamples(rung.delaySamples, graph.sampleRateHz),
     inverted: rung.inverted,
-    settings: settingsAt(context, rung.lane),
+    settings: settingsAt(context, rung.lane, edge),
     arithmetic: [...rung.terms.map(termLine), ...edgeLines(edge, rung.unit)],
   };
 }

@@ -99,7 +99,12 @@ describe('Saltglass Rooms', () => {
         'Cue box 1 link in 1',
       ]),
     );
-    expect(strip.hops.some(({ kind }) => kind === 'crosspoint')).toBe(true);
+    const played = strip.hops.find(({ laneName }) => laneName === 'Cue interface converted out 1')!;
+    expect(played.kind).toBe('crosspoint');
+    // The matrix that chose it can be turned at that hop: position 9 is host stream 9.
+    const knob = played.settings.find(({ spec }) => spec.setting === 'lineOutSource')!;
+    expect(knob.value).toBe(9);
+    expect(knob.spec.names![9]).toBe('host 9');
   });
 
   it('lies under the place it opens at', () => {

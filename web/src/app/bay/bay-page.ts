@@ -15,7 +15,6 @@ import type { BayJack, BaysView } from '@ft/core/plan/bayView';
 import type { DeviceId, LaneId } from '@ft/core/rig/ids';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
-import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
 import type { JackPlace, Point } from './bay-geometry';
 import { BAY_HEIGHT, jackAt, jackPlaces, sheetSize, stepFrom } from './bay-geometry';
@@ -49,7 +48,6 @@ const isArrow = (key: string): key is ArrowKey => key.startsWith('Arrow');
 export class BayPage implements OnDestroy {
   private readonly store = inject(Store);
   private readonly planner = inject(Planner);
-  private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   private readonly canvas = viewChild<ElementRef<HTMLCanvasElement>>('canvas');
   private readonly scroller = viewChild<ElementRef<HTMLElement>>('scroller');
 
@@ -298,6 +296,4 @@ export class BayPage implements OnDestroy {
       top: top < scrollTop + margin ? top - margin : Math.max(scrollTop, top - clientHeight + margin),
     });
   }
-
-  protected readonly hasRig = computed(() => (this.studio()?.rig.devices.length ?? 0) > 0);
 }
