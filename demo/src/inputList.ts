@@ -18,7 +18,8 @@ type LineInput = Pick<Thread, 'performer' | 'source' | 'trackName'> & {
   readonly preamp: PreampWish;
 };
 
-function line(number: number, { mic, preamp, pins = {}, inserts = [], ...rest }: LineInput): Line {
+/** A line of "Tracking" from what an engineer would write down. */
+export function line(number: number, { mic, preamp, pins = {}, inserts = [], ...rest }: LineInput): Line {
   const thread = threadSchema.parse({
     ...rest,
     id: `line-${String(number)}`,

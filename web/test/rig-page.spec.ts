@@ -318,6 +318,15 @@ describe('the page of a device', () => {
     ]);
   });
 
+  it('adds another like it, in the same room and rack, under the next free name', async () => {
+    await openDevice('opto');
+    button(/^\s*Add another like it/).click();
+    await until(() => desk.api.entries.length === 1, 'entry 1');
+    const was = rig().devices.find(({ id }) => id === ('opto' as typeof id))!;
+    const added = rig().devices.find(({ name }) => name === `${was.name} 2`)!;
+    expect({ ...added, id: was.id, name: was.name }).toEqual(was);
+  });
+
   it('puts a device into a rack', async () => {
     await openDevice('opto');
     const field = [...page.element.querySelectorAll('label')]

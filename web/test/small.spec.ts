@@ -3,7 +3,7 @@ import { planOf } from '@ft/core/plan/plan';
 import { paramTitle } from '../src/app/rig/param-title';
 import { shortcutOf } from '../src/app/shell/shortcuts';
 import { cellText, COLUMNS, isRightAligned, stationIn } from '../src/app/track/columns';
-import { typedNumber } from '../src/app/track/typed-number';
+import { typedNumber } from '@ft/core/units/typedNumber';
 
 describe('a typed number', () => {
   it.each([

@@ -4,6 +4,7 @@ import type { PinRole } from '../rig/deviceModel';
 import { isPinRole } from '../rig/deviceModel';
 import type { LaneId } from '../rig/ids';
 import type { Pins, Thread } from '../session/sessionSchema';
+import { didYouMean } from '../wiring/nearestName';
 import { ranked } from './nameMatch';
 
 /** What a typed line means so far: the pieces understood, and the first one that is not. */
@@ -57,11 +58,9 @@ function suggestions({ graph }: CheckContext, text: string, first: boolean): rea
 }
 
 function unknown(context: CheckContext, text: string, first: boolean): string {
-  const near = suggestions(context, text, first).map((name) => `“${name}”`);
   const hint =
-    near.length > 0
-      ? ` Did you mean ${near.join(', ')}?`
-      : ' Stations are preamps, processors, room jacks, converter and DAW inputs.';
+    didYouMean(suggestions(context, text, first)) ||
+    ' Stations are preamps, processors, room jacks, converter and DAW inputs.';
   return `No ${first ? 'microphone' : 'station'} is called “${text}”.${hint}`;
 }
 

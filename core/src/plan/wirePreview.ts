@@ -1,7 +1,7 @@
 import type { CheckContext } from '../checks/context';
 import type { EditJson } from '../edits/editKind';
 import type { LaneId } from '../rig/ids';
-import { laneRows } from '../wiring/laneRows';
+import { laneRows, rowName } from '../wiring/laneRows';
 import type { LoomWish } from '../wiring/loom';
 import { planLoom } from '../wiring/loom';
 import { loomProblemSentence } from '../wiring/loomWording';
@@ -79,6 +79,6 @@ export const rowNames = ({ rig }: CheckContext, direction: 'in' | 'out'): readon
       .filter((row) => row.direction === direction && row.face === 'rear')
       .map((row) => {
         const range = row.lanes.length > 1 ? ` 1-${String(row.lanes.length)}` : '';
-        return `${device.name} ${row.name}${range}`.trim();
+        return `${rowName(row)}${range}`;
       }),
   );

@@ -31,6 +31,10 @@ export interface LaneRow {
   readonly lanes: readonly RowLane[];
 }
 
+/** A row with its device: "Converter line in". */
+export const rowName = ({ device, name }: Pick<LaneRow, 'device' | 'name'>): string =>
+  `${device.name} ${name}`.trim();
+
 /** The number of a channel's letter, and the other way round. */
 export const numberOfLetter = (letter: string): number => letter.toUpperCase().charCodeAt(0) - 64;
 const letterOf = (number: number): string => String.fromCharCode(64 + number);

@@ -1,6 +1,6 @@
 import type { LaneId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
-import type { LaneRow } from './laneRows';
+import { rowName } from './laneRows';
 import type { RowProblem, RowReading } from './rowText';
 import { readRow } from './rowText';
 import type { WirePair, WirePlan } from './wirePlan';
@@ -38,7 +38,6 @@ function spilled(side: Read, count: number, down: boolean): readonly LaneId[] | 
     : onward.slice(0, count);
 }
 
-const rowName = ({ device, name }: LaneRow): string => `${device.name} ${name}`.trim();
 const isStart = ({ lanes, numbered }: Read): boolean => lanes.length === 1 || !numbered;
 
 function pairs(from: readonly LaneId[], to: readonly LaneId[]): readonly WirePair[] {

@@ -26,3 +26,7 @@ export function nearestNames(typed: string, names: readonly string[]): readonly 
     .slice(0, MOST_SUGGESTED)
     .map(({ name }) => name);
 }
+
+/** The names as a question to put behind a sentence; nothing where there are none. */
+export const didYouMean = (names: readonly string[]): string =>
+  names.length === 0 ? '' : ` Did you mean ${names.map((name) => `“${name}”`).join(', ')}?`;

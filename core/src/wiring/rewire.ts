@@ -1,6 +1,6 @@
 import type { LaneId } from '../rig/ids';
 import type { Hardwire, Rig } from '../rig/rigSchema';
-import type { LaneRow } from './laneRows';
+import { rowName } from './laneRows';
 import type { RowProblem, RowReading } from './rowText';
 import { readRow } from './rowText';
 import type { WirePair, WirePlan } from './wirePlan';
@@ -23,7 +23,6 @@ function readEither(rig: Rig, text: string): RowReading {
   return asOutput.ok ? asOutput : asInput;
 }
 
-const rowName = ({ device, name }: LaneRow): string => `${device.name} ${name}`.trim();
 const refuse = (problem: RewireProblem): RewireReading => ({ ok: false, problem });
 
 /** Wires that end at lanes of a row, and which of their ends that is. */

@@ -1,9 +1,9 @@
 import type { LaneId } from '../rig/ids';
 import { numberRange } from '../rig/numberRange';
 import type { Device } from '../rig/rigSchema';
-import { nearestNames } from './nearestName';
+import { didYouMean, nearestNames } from './nearestName';
 import type { LaneRow } from './laneRows';
-import { laneRows, numberOfLetter } from './laneRows';
+import { laneRows, numberOfLetter, rowName } from './laneRows';
 
 /** Why a typed row is not understood. Data; `rowProblemSentence` makes the words. */
 export type RowProblem =
@@ -106,8 +106,7 @@ function lanesAt(row: LaneRow, range: string | undefined): RowReading {
   const missing = read.numbers.find((number) => !byNumber.has(number));
   if (missing !== undefined) {
     const [first = 1, last = 1] = [row.lanes[0]?.number, row.lanes.at(-1)?.number];
-    const name = `${row.device.name} ${row.name}`.trim();
-    return refuse({ code: 'no-number', row: name, number: missing, first, last });
+    return refuse({ code: 'no-number', row: rowName(row), number: missing, first, last });
   }
   return {
     ok: true,
@@ -167,7 +166,7 @@ export function rowProblemSentence(problem: RowProblem): string {
     case 'no-device':
       return problem.text === ''
         ? 'Type a device, then its connectors and numbers: Bay A lower 1-24.'
-        : `No device is called what “${problem.text}” begins with.${problem.nearest.length > 0 ? ` Did you mean ${list(problem.nearest)}?` : ''}`;
+        : `No device is called what “${problem.text}” begins with.${didYouMean(problem.nearest)}`;
     case 'no-row':
       return `${problem.device} has no connectors “${problem.text}” in this direction.${problem.rows.length > 0 ? ` It has ${list(problem.rows)}.` : ''}`;
     case 'several-rows':

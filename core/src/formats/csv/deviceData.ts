@@ -2,7 +2,8 @@ import type { DeviceType } from '../../rig/catalogue/deviceType';
 import type { ParamField } from '../../rig/paramFields';
 import { formOf } from '../../rig/paramFields';
 import { sameValue } from '../../edits/sameValue';
-import { nearestNames } from '../../wiring/nearestName';
+import { typedNumber } from '../../units/typedNumber';
+import { didYouMean, nearestNames } from '../../wiring/nearestName';
 
 type Params = Readonly<Record<string, unknown>>;
 
@@ -12,18 +13,14 @@ export type DataReading =
 
 const YES_NO: Readonly<Record<string, boolean>> = { yes: true, true: true, no: false, false: false };
 
-/** Decimal commas and the typographic minus are what people type. */
-const numberOf = (text: string): number =>
-  text === '' ? NaN : Number(text.replace('−', '-').replace(',', '.'));
-
 function valueOf(field: ParamField, text: string): unknown {
   switch (field.kind) {
     case 'number':
-      return numberOf(text);
+      return typedNumber(text);
     case 'switch':
       return YES_NO[text.toLowerCase()];
     case 'numbers':
-      return text.split(/\s+/).map(numberOf);
+      return text.split(/\s+/).map(typedNumber);
     case 'choice':
     case 'text':
       return text;
@@ -48,7 +45,7 @@ const EXPECTED: Readonly<Record<ParamField['kind'], string>> = {
 };
 
 const isUnclear = (value: unknown): boolean =>
-  value === undefined || Number.isNaN(value) || (Array.isArray(value) && value.some(Number.isNaN));
+  value === undefined || (Array.isArray(value) && value.includes(undefined));
 
 /** Reads the data cell of a device of a type. Whether the values fit the type is the schema's word. */
 export function readDeviceData(type: DeviceType, text: string): DataReading {
@@ -60,14 +57,16 @@ export function readDeviceData(type: DeviceType, text: string): DataReading {
     const key = part.slice(0, at).trim();
     const field = fields.find((each) => each.key.toLowerCase() === key.toLowerCase());
     if (at < 0 || field === undefined) {
-      const near = nearestNames(
-        at < 0 ? part : key,
-        fields.map((each) => each.key),
+      const name = at < 0 ? part : key;
+      const hint = didYouMean(
+        nearestNames(
+          name,
+          fields.map((each) => each.key),
+        ),
       );
-      const hint = near.length > 0 ? ` Did you mean ${near.map((name) => `“${name}”`).join(', ')}?` : '';
       return {
         ok: false,
-        sentence: `${type.title} has no data “${at < 0 ? part : key}”.${hint} It is written name=value.`,
+        sentence: `${type.title} has no data “${name}”.${hint} It is written name=value.`,
       };
     }
     const value = valueOf(field, part.slice(at + 1).trim());

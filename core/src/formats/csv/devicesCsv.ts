@@ -5,7 +5,7 @@ import type { DeviceType } from '../../rig/catalogue/deviceType';
 import { idFromName } from '../../rig/ids';
 import type { Device, Rig, Room } from '../../rig/rigSchema';
 import { deviceSchema } from '../../rig/rigSchema';
-import { nearestNames } from '../../wiring/nearestName';
+import { didYouMean, nearestNames } from '../../wiring/nearestName';
 import type { CsvColumn, CsvProblem, CsvRow } from './csvTable';
 import { readCsv, writeCsv } from './csvTable';
 import { deviceDataText, readDeviceData } from './deviceData';
@@ -61,11 +61,12 @@ class DeviceTable {
     if (kind === '') return ['Kind', 'A device has a kind, such as Patchbay or Mic preamp.'];
     const type = typeNamed(kind);
     if (type === undefined) {
-      const near = nearestNames(
-        kind,
-        CATALOGUE.map(({ title }) => title),
-      ).map((title) => `“${title}”`);
-      const hint = near.length > 0 ? ` Did you mean ${near.join(', ')}?` : '';
+      const hint = didYouMean(
+        nearestNames(
+          kind,
+          CATALOGUE.map(({ title }) => title),
+        ),
+      );
       return ['Kind', `There is no kind of device “${kind}”.${hint}`];
     }
     const data = readDeviceData(type, row.cell('Data'));

@@ -1,6 +1,6 @@
 import type { EditJson } from '../../edits/editKind';
 import type { Device, Rig } from '../../rig/rigSchema';
-import { nearestNames } from '../../wiring/nearestName';
+import { didYouMean, nearestNames } from '../../wiring/nearestName';
 import type { CsvColumn, CsvProblem, CsvRow } from './csvTable';
 import { readCsv, writeCsv } from './csvTable';
 import type { TableLine, TableReading } from './tableReading';
@@ -39,14 +39,13 @@ function readLine(row: CsvRow, bays: readonly Device[]): WantedLabel | CsvProble
   const name = row.cell('Bay');
   const bay = bays.find((each) => each.name.toLowerCase() === name.toLowerCase());
   if (bay === undefined) {
-    const near = nearestNames(
-      name,
-      bays.map((each) => each.name),
-    ).map((each) => `“${each}”`);
-    return problem(
-      'Bay',
-      `There is no bay “${name}”.${near.length > 0 ? ` Did you mean ${near.join(', ')}?` : ''}`,
+    const hint = didYouMean(
+      nearestNames(
+        name,
+        bays.map((each) => each.name),
+      ),
     );
+    return problem('Bay', `There is no bay “${name}”.${hint}`);
   }
   const columns = Number(bay.params['columns']);
   const column = Number(row.cell('Column'));

@@ -8,7 +8,8 @@ import { idFromName } from '../../rig/ids';
 import { MEDIA } from '../../rig/medium';
 import type { Device, Rig } from '../../rig/rigSchema';
 import { deviceSchema } from '../../rig/rigSchema';
-import { nearestNames } from '../../wiring/nearestName';
+import { typedNumber } from '../../units/typedNumber';
+import { didYouMean, nearestNames } from '../../wiring/nearestName';
 import type { CsvColumn, CsvProblem, CsvRow } from './csvTable';
 import { readCsv, writeCsv } from './csvTable';
 import type { TableLine, TableReading } from './tableReading';
@@ -37,18 +38,18 @@ function wordProblem(
 ): CsvProblem | undefined {
   const typed = row.cell(title) === '' ? fallback : row.cell(title).toLowerCase();
   if (words.includes(typed)) return undefined;
-  const [near] = nearestNames(typed, words);
+  const hint = didYouMean(nearestNames(typed, words).slice(0, 1));
   const what = title.toLowerCase();
   return {
     line: row.line,
     column: row.columnOf(title),
-    sentence: `There is no ${what} “${row.cell(title)}”.${near === undefined ? ` It is one of: ${words.join(', ')}.` : ` Did you mean “${near}”?`}`,
+    sentence: `There is no ${what} “${row.cell(title)}”.${hint === '' ? ` It is one of: ${words.join(', ')}.` : hint}`,
   };
 }
 
 function numberProblem(row: CsvRow, title: string): CsvProblem | undefined {
   const typed = row.cell(title);
-  if (typed === '' || Number.isFinite(Number(typed.replace('−', '-')))) return undefined;
+  if (typed === '' || typedNumber(typed) !== undefined) return undefined;
   return { line: row.line, column: row.columnOf(title), sentence: `“${typed}” is not a number.` };
 }
 
@@ -66,8 +67,8 @@ const wordOr = (row: CsvRow, title: string, fallback: string): string =>
   row.cell(title) === '' ? fallback : row.cell(title).toLowerCase();
 
 function figure(row: CsvRow, title: string, key: string): Record<string, number> {
-  const typed = row.cell(title);
-  return typed === '' ? {} : { [key]: Number(typed.replace('−', '-')) };
+  const value = typedNumber(row.cell(title));
+  return value === undefined ? {} : { [key]: value };
 }
 
 const portOf = (row: CsvRow, key: string): PortJson => ({
@@ -76,7 +77,7 @@ const portOf = (row: CsvRow, key: string): PortJson => ({
   direction: wordOr(row, 'Direction', ''),
   medium: wordOr(row, 'Medium', 'line'),
   connector: wordOr(row, 'Connector', 'xlr'),
-  lanes: row.cell('Lanes') === '' ? 1 : Number(row.cell('Lanes')),
+  lanes: typedNumber(row.cell('Lanes')) ?? 1,
   face: wordOr(row, 'Face', 'rear'),
   ...figure(row, 'Impedance Ω', 'impedanceOhm'),
   ...figure(row, 'Maximum dBu', 'maxDbu'),

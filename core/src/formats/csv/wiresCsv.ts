@@ -2,7 +2,7 @@ import type { LaneFace } from '../../rig/faces';
 import { lanesOf } from '../../rig/faces';
 import type { LaneId } from '../../rig/ids';
 import type { Rig } from '../../rig/rigSchema';
-import { nearestNames } from '../../wiring/nearestName';
+import { didYouMean, nearestNames } from '../../wiring/nearestName';
 import type { PlannedWire, WirePair } from '../../wiring/wirePlan';
 import { planWires } from '../../wiring/wirePlan';
 import { laneLabel } from '../../rig/laneLabel';
@@ -69,9 +69,9 @@ function readEnd(
   if (typed === '') return problem(`Here a connector is needed, such as “Bay A 1 lower rear”.`);
   const found = byName.get(typed.toLowerCase());
   if (found === undefined) {
-    const near = nearest(rig, byName, typed).map((name) => `“${name}”`);
+    const hint = didYouMean(nearest(rig, byName, typed));
     return problem(
-      `There is no connector “${typed}”.${near.length > 0 ? ` Did you mean ${near.join(', ')}?` : ' Add the device first, or check its name.'}`,
+      `There is no connector “${typed}”.${hint === '' ? ' Add the device first, or check its name.' : hint}`,
     );
   }
   if (found.face.port.direction === end.direction) return found.id;

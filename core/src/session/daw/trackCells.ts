@@ -1,19 +1,8 @@
 import type { Session } from '../sessionSchema';
-import type { CellReading } from './cellText';
-import {
-  inputText,
-  insertsText,
-  levelText,
-  outputsText,
-  panText,
-  readInput,
-  readInserts,
-  readLevel,
-  readOutputs,
-  readPan,
-  readSends,
-  sendsText,
-} from './cellText';
+import type { CellReading } from './cellReading';
+import { inputText, outputsText, readInput, readOutputs, readSends, sendsText } from './destinationText';
+import { levelText, panText, readLevel, readPan } from './faderText';
+import { insertsText, readInserts } from './insertsText';
 import type { Track, TrackKind } from './trackSchema';
 import { TRACK_KINDS } from './trackSchema';
 

@@ -7,7 +7,7 @@ import type { TrackRow } from '@ft/core/plan/trackView';
 import type { TrackField } from '@ft/core/session/daw/trackCells';
 import type { Track } from '@ft/core/session/daw/trackSchema';
 import { TRACK_KINDS } from '@ft/core/session/daw/trackSchema';
-import { TableExchange } from '../rig/table-exchange';
+import { TableExchange } from '../tables/table-exchange';
 import { saveText } from '../shell/save-text';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { Planner } from '../workers/planner.service';

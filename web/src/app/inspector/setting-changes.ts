@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import type { SettingCell } from '@ft/core/plan/settingCells';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { typedNumber } from '../track/typed-number';
+import { typedNumber } from '@ft/core/units/typedNumber';
 
 /** Turns knobs and throws switches of the scene. */
 @Injectable({ providedIn: 'root' })

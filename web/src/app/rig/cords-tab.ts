@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import { CONNECTORS } from '@ft/core/rig/connector';
 import type { CordStock } from '@ft/core/rig/rigSchema';
 import { studioFeature } from '../state/studio.feature';
-import { typedNumber } from '../track/typed-number';
+import { typedNumber } from '@ft/core/units/typedNumber';
 import { RigChanges } from './rig-changes';
 
 /** The cords on the hook. */

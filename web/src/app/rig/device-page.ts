@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { RouterLink } from '@angular/router';
+import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { combineLatest, EMPTY, from, switchMap } from 'rxjs';
 import type { DeviceId } from '@ft/core/rig/ids';
 import type { TypeForm } from '@ft/core/rig/paramFields';
+import type { Device } from '@ft/core/rig/rigSchema';
 import { SettingField } from '../inspector/setting-field';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';
@@ -25,6 +26,8 @@ export class DevicePage {
   readonly device = input.required<string>();
   private readonly store = inject(Store);
   private readonly planner = inject(Planner);
+  private readonly router = inject(Router);
+  private readonly route = inject(ActivatedRoute);
   protected readonly changes = inject(RigChanges);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   private readonly plan$ = this.store.select(planFeature.selectPlan);
@@ -61,6 +64,12 @@ export class DevicePage {
     effect(() => {
       this.store.dispatch(PlanActions.select({ ref: { kind: 'device', id: this.device() as DeviceId } }));
     });
+  }
+
+  /** Adds a device with the same data beside this one, and shows it. */
+  protected addAnother({ name, room, rack, type, params }: Device): void {
+    const [id] = this.changes.addDevices({ name, room, type, params, ...(rack && { rack }) }, 1);
+    void this.router.navigate(['..', id], { relativeTo: this.route });
   }
 
   protected takeJson(text: string): void {

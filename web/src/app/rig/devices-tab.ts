@@ -17,7 +17,7 @@ import type { TypeForm } from '@ft/core/rig/paramFields';
 import type { Device, Room } from '@ft/core/rig/rigSchema';
 import { PlanActions } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';
-import { typedNumber } from '../track/typed-number';
+import { typedNumber } from '@ft/core/units/typedNumber';
 import { Planner } from '../workers/planner.service';
 import { DeviceForm } from './device-form';
 import { paramTitle } from './param-title';

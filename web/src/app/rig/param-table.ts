@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import type { ParamField } from '@ft/core/rig/paramFields';
+import { typedNumber } from '@ft/core/units/typedNumber';
 import { paramTitle } from './param-title';
 
 type Row = Readonly<Record<string, unknown>>;
@@ -110,9 +111,8 @@ export class ParamTable {
         const { [column.key]: _old, ...others } = row;
         const text = typeof typed === 'string' ? typed.trim() : typed;
         if (text === '') return others;
-        const number =
-          column.kind === 'number' ? Number(String(text).replace('−', '-').replace(',', '.')) : NaN;
-        return { ...others, [column.key]: Number.isNaN(number) ? text : number };
+        const number = column.kind === 'number' ? typedNumber(String(text)) : undefined;
+        return { ...others, [column.key]: number ?? text };
       }),
     );
   }

@@ -37,19 +37,28 @@ export class RigChanges {
     this.add('room', name, this.studio()?.rig.rooms ?? [], { name } satisfies NewThing<Room>);
   }
 
-  /** Adds devices that are alike; where a name is taken, or there are several, they are numbered on. */
-  addDevices(device: Omit<NewThing<Device>, 'rack'> & { readonly name: string }, count: number): void {
+  /**
+   * Adds devices that are alike; where a name is taken, or there are several, they are numbered on.
+   * @returns their ids.
+   */
+  addDevices(
+    device: Omit<NewThing<Device>, 'rack'> & { readonly name: string; readonly rack?: string },
+    count: number,
+  ): readonly string[] {
     const devices = this.studio()?.rig.devices ?? [];
     const ids = new Set<string>(devices.map(({ id }) => id));
+    const added: string[] = [];
     const names = new Set(devices.map(({ name }) => name.toLowerCase()));
     const edits = Array.from({ length: count }, (): EditJson => {
       const name = freeName(device.name, names, count > 1);
       const id = idFromName(name, ids, 'device');
       ids.add(id);
+      added.push(id);
       names.add(name.toLowerCase());
       return { type: 'device.add', item: { ...device, id, name } };
     });
     this.change(count === 1 ? `Add ${device.name}` : `Add ${String(count)} × ${device.name}`, edits);
+    return added;
   }
 
   addStock(stock: NewThing<CordStock> & { readonly name: string }): void {

@@ -4,7 +4,7 @@ import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import { saveText } from '../shell/save-text';
 import { Planner } from '../workers/planner.service';
 import { RigChanges } from './rig-changes';
-import { TableExchange } from './table-exchange';
+import { TableExchange } from '../tables/table-exchange';
 
 interface Table {
   readonly name: RigTableName;

@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import { combineLatest, debounceTime, EMPTY, from, of, switchMap } from 'rxjs';
 import type { WireWish } from '@ft/core/plan/wirePreview';
 import { nameMatches } from '@ft/core/plan/nameMatch';
+import { typedNumber } from '@ft/core/units/typedNumber';
 import { planFeature } from '../state/plan.feature';
 import { Planner } from '../workers/planner.service';
 import { RigChanges } from './rig-changes';
@@ -67,8 +68,8 @@ export class WiringTab {
           down: this.down(),
         };
       case 'shift': {
-        const by = Number(other.replace('−', '-'));
-        return Number.isInteger(by) ? { what: 'shift', at, by } : undefined;
+        const by = typedNumber(other);
+        return by !== undefined && Number.isInteger(by) ? { what: 'shift', at, by } : undefined;
       }
       case 'swap':
         return { what: 'swap', at, with: other };

@@ -12,7 +12,7 @@ import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
 import type { Column, TextField } from './columns';
 import { settingIn, stationIn } from './columns';
-import { typedNumber } from './typed-number';
+import { typedNumber } from '@ft/core/units/typedNumber';
 
 const NUMERIC: readonly TextField[] = ['number', 'levelDbSpl', 'crestDb'];
 

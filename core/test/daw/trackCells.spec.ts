@@ -1,14 +1,9 @@
 import type { BusId } from '@ft/core/rig/ids';
 import type { HostProfile } from '@ft/core/session/daw/hostProfile';
 import { FIRST_PROFILE, HOST_PROFILES, hostProfileSchema } from '@ft/core/session/daw/hostProfile';
-import {
-  readInput,
-  readInserts,
-  readLevel,
-  readOutputs,
-  readPan,
-  readSends,
-} from '@ft/core/session/daw/cellText';
+import { readInput, readOutputs, readSends } from '@ft/core/session/daw/destinationText';
+import { readLevel, readPan } from '@ft/core/session/daw/faderText';
+import { readInserts } from '@ft/core/session/daw/insertsText';
 import { readTrackCell, trackCellText } from '@ft/core/session/daw/trackCells';
 import type { TrackField } from '@ft/core/session/daw/trackCells';
 import type { Bus } from '@ft/core/session/daw/trackSchema';
@@ -66,6 +61,10 @@ describe('inserts as typed', () => {
 
   it.each([
     ['hw', '“hw” is not a hardware insert; write hw 5, or hw 5/6 @31 with its delay in samples.'],
+    [
+      'hw 5 trim 1.2.3/0',
+      '“hw 5 trim 1.2.3/0” is not a hardware insert; write hw 5, or hw 5/6 @31 with its delay in samples.',
+    ],
     ['11 Echo', 'There is no slot 11: a track has ten.'],
     ['2 Echo; 2 Plate', 'Slot 2 is filled twice. Give one of the two another number.'],
     ['Ducker key Nobody', 'There is no bus “Nobody”. Add it to the buses first.'],
