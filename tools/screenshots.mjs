@@ -54,7 +54,9 @@ const VIEWS = [
     name: 'bay',
     path: `${TRACKING}/bay`,
     async act(page) {
-      const box = await page.locator('canvas').boundingBox();
+      const canvas = page.locator('canvas');
+      await canvas.waitFor();
+      const box = await canvas.boundingBox();
       await page.mouse.move(box.x + 12 + 26 * 9.5, box.y + 114);
     },
   },
@@ -89,6 +91,7 @@ for (const { name, path, theme = 'dim', act } of VIEWS) {
   const page = await context.newPage();
   await page.addInitScript((wanted) => localStorage.setItem('ft-theme', wanted), theme);
   await page.goto(base + path);
+  await page.locator('main *').first().waitFor();
   await page.waitForTimeout(SETTLE_MS);
   await act?.(page);
   await page.waitForTimeout(SETTLE_MS);

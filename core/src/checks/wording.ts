@@ -14,9 +14,15 @@ export interface Words {
 type Detail<R extends RuleId> = Extract<FindingDetail, { rule: R }>['figures'];
 type Speak = { readonly [R in RuleId]: (figures: Detail<R>, naming: Naming, finding: Finding) => Words };
 
-function named(finding: Finding, kind: 'thread' | 'station', naming: Naming): string {
-  const names = finding.at.filter((ref) => ref.kind === kind).map((ref) => naming[kind](ref.id));
+function threadsNamed(finding: Finding, naming: Naming): string {
+  const names = finding.at.filter((ref) => ref.kind === 'thread').map((ref) => naming.thread(ref.id));
   return names.join(' and ');
+}
+
+/** What feeds 48 V: the preamp, or the connector, which comes before any other place. */
+function feeder(finding: Finding, naming: Naming): string {
+  const ref = finding.at.find(({ kind }) => kind === 'station' || kind === 'lane');
+  return ref === undefined ? 'an input' : naming[ref.kind](ref.id);
 }
 
 /**
@@ -63,13 +69,13 @@ function overRemedy({ turnDown, referenceDbu }: Detail<'over-max-input'>, naming
 
 const SPEAK: Speak = {
   'phantom-on-jack-bay': ({ jacks }, naming, finding) => ({
-    wrong: `48 V is on at ${named(finding, 'station', naming)} while its line is patched at jacks (${jacks.map((jack) => naming.lane(jack)).join(' → ')}).`,
+    wrong: `48 V is on at ${feeder(finding, naming)} while its line is patched at jacks (${jacks.map((jack) => naming.lane(jack)).join(' → ')}).`,
     remedy:
       'Switch 48 V off, wait half a minute, mute the monitors and phones before anybody touches the plug; better, use a line that reaches the preamp by its normal. House rules come first.',
   }),
   'phantom-into-ribbon': ({ what, at }, naming, finding) => ({
-    wrong: `48 V from ${named(finding, 'station', naming)} reaches ${HARM[what]}, ${naming.lane(at)}.`,
-    remedy: `Switch 48 V off at ${named(finding, 'station', naming)} and wait half a minute before you connect it.`,
+    wrong: `48 V from ${feeder(finding, naming)} reaches ${HARM[what]}, ${naming.lane(at)}.`,
+    remedy: `Switch 48 V off at ${feeder(finding, naming)} and wait half a minute before you connect it.`,
   }),
   'gone-from-rig': ({ gone, knobs }, naming, finding) => {
     const [what] = finding.at;
@@ -88,17 +94,17 @@ const SPEAK: Speak = {
     };
   },
   'thread-incomplete': (figures, naming, finding) => ({
-    wrong: `${named(finding, 'thread', naming)} stops at ${naming.lane(figures.stopsAt)} and does not reach ${
+    wrong: `${threadsNamed(finding, naming)} stops at ${naming.lane(figures.stopsAt)} and does not reach ${
       figures.station === undefined ? `a ${ROLE_WORDS[figures.role]}` : naming.station(figures.station)
     }.`,
     remedy: incompleteRemedy(figures, naming),
   }),
   'unit-used-twice': ({ stations, count }, naming, finding) => ({
-    wrong: `${stations.map((id) => naming.station(id)).join(', ')} ${stations.length === 1 ? 'serves' : 'serve'} ${count} threads at once: ${named(finding, 'thread', naming)}.`,
+    wrong: `${stations.map((id) => naming.station(id)).join(', ')} ${stations.length === 1 ? 'serves' : 'serve'} ${count} threads at once: ${threadsNamed(finding, naming)}.`,
     remedy: 'Give all but one of them another unit, or move one to another scene.',
   }),
   'normal-broken': ({ normalFrom, normalTo, jack }, naming, finding) => ({
-    wrong: `A plug in ${naming.lane(jack)} opens the normal ${naming.lane(normalFrom)} → ${naming.lane(normalTo)} that ${named(finding, 'thread', naming)} relies on.`,
+    wrong: `A plug in ${naming.lane(jack)} opens the normal ${naming.lane(normalFrom)} → ${naming.lane(normalTo)} that ${threadsNamed(finding, naming)} relies on.`,
     remedy: 'Move that plug to another jack, or route the thread again.',
   }),
   'over-max-input': (figures, naming, finding) => {
@@ -106,7 +112,7 @@ const SPEAK: Speak = {
     const where = lane === undefined ? 'a hop' : naming.lane(lane.id);
     const [peak, max] = [formatLevel(figures.peak, figures.unit), formatLevel(figures.max, figures.unit)];
     return {
-      wrong: `${named(finding, 'thread', naming)} peaks ${formatDb(figures.overDb)} over the maximum of ${where} (${peak} into ${max}).`,
+      wrong: `${threadsNamed(finding, naming)} peaks ${formatDb(figures.overDb)} over the maximum of ${where} (${peak} into ${max}).`,
       remedy: overRemedy(figures, naming),
     };
   },

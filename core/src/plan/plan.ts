@@ -7,6 +7,7 @@ import type { PinRole } from '../rig/deviceModel';
 import { STATION_ROLES } from '../rig/deviceModel';
 import type { StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
+import type { SignalGraph } from '../graph/signalGraph';
 import { stationOfRole } from '../routing/realise';
 import type { Scene, Session, Thread, Waiver } from '../session/sessionSchema';
 import type { FindingView } from './findingView';
@@ -20,6 +21,8 @@ import { threadStatus } from './threadStatus';
 export interface StationCell {
   readonly id: StationId;
   readonly name: string;
+  /** What is enough under the heading of the column: the number, where all its stations are of one device. */
+  readonly brief?: string;
   readonly pinned: boolean;
   /** False where the cell shows a pin or insert that the thread does not actually pass. */
   readonly passed: boolean;
@@ -57,7 +60,11 @@ function preampSettings(context: CheckContext, planned: PlannedThread): PlanRow[
   return { ...(gainDb && { gainDb }), ...(phantom && { phantom }) };
 }
 
-function cellsOf(context: CheckContext, planned: PlannedThread): PlanRow['cells'] {
+/** Whether the number of a DAW input says which one it is: the rig has one host. */
+const hasOneHost = ({ stations }: SignalGraph): boolean =>
+  new Set(stations.filter(({ role }) => role === 'daw-input').map(({ device }) => device)).size === 1;
+
+function cellsOf(context: CheckContext, planned: PlannedThread, oneHost: boolean): PlanRow['cells'] {
   const { graph } = context;
   const { pins } = planned.thread;
   const cells: Partial<Record<PinRole, StationCell>> = {};
@@ -66,13 +73,14 @@ function cellsOf(context: CheckContext, planned: PlannedThread): PlanRow['cells'
     const station = stationOfRole(planned, role);
     const pin = pins[role];
     const shown = pin === undefined ? station : graph.stations[graph.stationIndex.get(pin) ?? -1];
-    if (shown !== undefined)
-      cells[role] = {
-        id: shown.id,
-        name: shown.name,
-        pinned: pin !== undefined,
-        passed: station?.id === shown.id,
-      };
+    if (shown === undefined) continue;
+    cells[role] = {
+      id: shown.id,
+      name: shown.name,
+      ...(oneHost && role === 'daw-input' && { brief: String(shown.channel) }),
+      pinned: pin !== undefined,
+      passed: station?.id === shown.id,
+    };
   }
   return cells;
 }
@@ -86,7 +94,12 @@ function insertsOf({ graph }: CheckContext, planned: PlannedThread): readonly St
   }));
 }
 
-function rowOf(context: CheckContext, report: CheckReport, planned: PlannedThread): PlanRow {
+function rowOf(
+  context: CheckContext,
+  report: CheckReport,
+  planned: PlannedThread,
+  oneHost: boolean,
+): PlanRow {
   const { thread } = planned;
   const own = report.findings.filter(({ finding }) => finding.at.some((ref) => ref.id === thread.id));
   return {
@@ -94,7 +107,7 @@ function rowOf(context: CheckContext, report: CheckReport, planned: PlannedThrea
     name: threadName(thread),
     sourceName: context.graph.lanes[planned.start]?.name ?? thread.from,
     status: threadStatus(planned, context.scene, report.findings),
-    cells: cellsOf(context, planned),
+    cells: cellsOf(context, planned, oneHost),
     inserts: insertsOf(context, planned),
     settings: preampSettings(context, planned),
     cordCount: planned.path.filter((edge) => edge.cord !== undefined).length,
@@ -111,10 +124,11 @@ export function planOf(
   const context = checkContext(rig, session, scene);
   const report = runChecks(context);
   const naming = namingOf(rig, session, context.graph);
+  const oneHost = hasOneHost(context.graph);
   return {
     context,
     plan: {
-      rows: context.threads.map((planned) => rowOf(context, report, planned)),
+      rows: context.threads.map((planned) => rowOf(context, report, planned, oneHost)),
       findings: report.findings.map((reported) => findingView(reported, naming)),
       idleWaivers: report.idleWaivers,
       failedRules: report.failedRules,

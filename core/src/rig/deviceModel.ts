@@ -11,11 +11,19 @@ export interface OutputData {
   readonly noiseDbu?: number;
 }
 
+/** A knob of the device, as a port, route or station refers to it. */
+export interface KnobRef {
+  readonly setting: string;
+  readonly channel: number;
+}
+
 /** The receiving side of an analogue lane. */
 export interface InputData {
   readonly loadOhm?: number;
   /** Greatest level of a sine, dBu. */
   readonly maxDbu?: number;
+  /** The switch that puts 48 V on this input, whatever the channel behind it listens to. */
+  readonly phantom?: KnobRef;
 }
 
 /** What a microphone adds to its output lane. */
@@ -51,12 +59,6 @@ export interface Port {
 export interface LaneKey {
   readonly port: string;
   readonly lane: number;
-}
-
-/** A knob of the device, as a route or station refers to it. */
-export interface KnobRef {
-  readonly setting: string;
-  readonly channel: number;
 }
 
 /** Samples at single (44.1, 48 kHz), double and quadruple rate. */

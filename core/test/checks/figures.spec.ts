@@ -100,6 +100,31 @@ describe('phantom-into-ribbon', () => {
   });
 });
 
+describe('48 V at a console whose channel listens to its line input', () => {
+  const desk = (settings: Record<string, number | boolean>): Parts => ({
+    devices: [
+      { id: 'mic', type: 'microphone', params: { principle: 'ribbon', sensitivityMvPerPa: 2 } },
+      { id: 'desk', type: 'splitConsole', params: { channels: 2 } },
+    ],
+    wires: [['mic/out/1', 'desk/mic-2/1']],
+    settings,
+  });
+
+  it('still feeds the microphone, and the finding names the connector', () => {
+    const found = first(phantomIntoRibbon, desk({ 'desk/phantom/2': true, 'desk/channelInput/2': 2 }));
+    expect(found.at).toEqual([
+      { kind: 'lane', id: 'desk/mic-2/1' },
+      { kind: 'lane', id: 'mic/out/1' },
+    ]);
+  });
+
+  it('names the channel where it listens to the microphone, and is quiet when 48 V is off', () => {
+    const on = first(phantomIntoRibbon, desk({ 'desk/phantom/2': true }));
+    expect(on.at[0]).toEqual({ kind: 'station', id: 'desk/channel-2' });
+    expect(first(phantomIntoRibbon, desk({ 'desk/phantom/1': true }))).toBeUndefined();
+  });
+});
+
 describe('unit-used-twice', () => {
   it('makes one finding of two threads on one and the same path', () => {
     const twice: Parts = { ...WORKED_LADDER, threads: [{ from: 'mic/out/1' }, { from: 'mic/out/1' }] };

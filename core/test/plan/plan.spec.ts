@@ -43,6 +43,15 @@ describe('the input list', () => {
     expect([status, cordCount]).toEqual(['routed', 2]);
   });
 
+  it('calls a DAW input by its number, as long as there is one host', () => {
+    const host = demo.rig.devices.find(({ type }) => type === 'dawHost')!;
+    const second = { ...host, id: 'second-host', name: 'Second host' };
+    const withTwo = edited([{ type: 'device.add', item: second }]);
+    expect(row(demo, 'line-1').cells['daw-input']).toMatchObject({ brief: '5', name: 'DAW input 5' });
+    expect(row(withTwo, 'line-1').cells['daw-input']!.brief).toBeUndefined();
+    expect(row(demo, 'line-1').cells.converter!.brief).toBeUndefined();
+  });
+
   it('tells pins from what the router chose', () => {
     expect(row(demo, 'line-4').cells['room-jack']).toMatchObject({ pinned: true, passed: true });
     expect(row(demo, 'line-4').cells.preamp).toMatchObject({ pinned: false });

@@ -18,8 +18,8 @@ function harmAt(lane: Lane): Harm | undefined {
 
 function run(context: CheckContext): readonly Finding[] {
   const { graph } = context;
-  return poweredInputs(context).flatMap((station) =>
-    copperFrom(graph, station.in, 'to').flatMap((index): Finding[] => {
+  return poweredInputs(context).flatMap(({ lane: input, ref }) =>
+    copperFrom(graph, input.index, 'to').flatMap((index): Finding[] => {
       const lane = graph.lanes[index];
       const what = lane && harmAt(lane);
       if (lane === undefined || what === undefined) return [];
@@ -29,7 +29,7 @@ function run(context: CheckContext): readonly Finding[] {
           rule: 'phantom-into-ribbon',
           at: [
             ...threads.map(({ thread }) => ({ kind: 'thread', id: thread.id }) as const),
-            { kind: 'station', id: station.id },
+            ref,
             { kind: 'lane', id: lane.id },
           ],
           figures: { what, at: lane.id },

@@ -8,8 +8,8 @@ import type { Rule } from '../rule';
 
 function run(context: CheckContext): readonly Finding[] {
   const { graph } = context;
-  return poweredInputs(context).flatMap((station): Finding[] => {
-    const line = copperFrom(graph, station.in, 'to');
+  return poweredInputs(context).flatMap(({ lane: input, ref }): Finding[] => {
+    const line = copperFrom(graph, input.index, 'to');
     const cords = line.flatMap((lane) => edgesInto(graph, lane).filter((edge) => edge.kind === 'cord'));
     const onJackBay = cords.filter((edge) => {
       const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
@@ -20,14 +20,14 @@ function run(context: CheckContext): readonly Finding[] {
       .flatMap((edge) => [edge.from, edge.to])
       .flatMap((lane) => graph.lanes[lane]?.id ?? []);
     const threads = context.threads.filter((thread) =>
-      thread.stations.some((passed) => passed.id === station.id),
+      thread.stations.some((passed) => passed.in === input.index),
     );
     return [
       {
         rule: 'phantom-on-jack-bay',
         at: [
           ...threads.map(({ thread }) => ({ kind: 'thread', id: thread.id }) as const),
-          { kind: 'station', id: station.id },
+          ref,
           ...onJackBay.flatMap((edge) =>
             edge.cord === undefined ? [] : [{ kind: 'cord', id: edge.cord } as const],
           ),

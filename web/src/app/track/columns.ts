@@ -41,7 +41,7 @@ export const COLUMNS: readonly Column[] = [
   pin('Room jack', 'room-jack'),
   pin('Preamp', 'preamp'),
   { kind: 'setting', title: 'Gain', unit: 'dB', setting: 'gainDb', field: 'gainDb' },
-  { kind: 'setting', title: '48 V', setting: 'phantom', field: 'phantom' },
+  { kind: 'setting', title: '48\u00a0V', setting: 'phantom', field: 'phantom' },
   { kind: 'choice', title: 'Inserts', choice: 'processor', field: 'inserts' },
   pin('Converter', 'converter'),
   pin('DAW input', 'daw-input'),

@@ -39,7 +39,11 @@ export const micInput = (p: PreampFigures, channel: number, face: Port['face'] =
   analogueIn(
     'mic',
     { key: `mic-${channel}`, name: `mic in ${channel}`, face },
-    { loadOhm: p.inputOhm, maxDbu: p.maxInputDbu },
+    {
+      loadOhm: p.inputOhm,
+      maxDbu: p.maxInputDbu,
+      ...(p.phantom && { phantom: { setting: 'phantom', channel } }),
+    },
   );
 
 /** A pad stands before the amplifier, so the amplifier's own noise counts for more at the input. */
