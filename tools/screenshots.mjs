@@ -91,7 +91,7 @@ for (const { name, path, theme = 'dim', act } of VIEWS) {
   const page = await context.newPage();
   await page.addInitScript((wanted) => localStorage.setItem('ft-theme', wanted), theme);
   await page.goto(base + path);
-  await page.locator('main *').first().waitFor();
+  await page.locator('main h1').first().waitFor();
   await page.waitForTimeout(SETTLE_MS);
   await act?.(page);
   await page.waitForTimeout(SETTLE_MS);
