@@ -7,6 +7,7 @@ import {
   jackPlaces,
   labelRuns,
   rowY,
+  scrollToShow,
   sheetSize,
   stepFrom,
 } from '../src/app/bay/bay-geometry';
@@ -36,6 +37,18 @@ describe('label runs', () => {
       [2, 2],
       [3, 4],
     ]);
+  });
+});
+
+describe('bringing a jack into view', () => {
+  const window = { scrollLeft: 500, scrollTop: 300, clientWidth: 1000, clientHeight: 600 };
+  it.each([
+    ['in the middle: nothing moves', { x: 900, y: 500 }, { left: 500, top: 300 }],
+    ['off to the left', { x: 520, y: 500 }, { left: 440, top: 300 }],
+    ['off to the right', { x: 1600, y: 500 }, { left: 680, top: 300 }],
+    ['below', { x: 900, y: 890 }, { left: 500, top: 370 }],
+  ])('%s', (_case, point, scroll) => {
+    expect(scrollToShow(point, window)).toEqual(scroll);
   });
 });
 

@@ -21,6 +21,14 @@ export interface Point {
   readonly y: number;
 }
 
+/** The part of the sheet that is seen. */
+export interface Frame {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /** Where a jack stands on the whole sheet of bays. */
 export interface JackPlace extends Point {
   readonly bay: number;
@@ -132,4 +140,21 @@ export function labelRuns(labels: readonly string[]): readonly LabelRun[] {
       ? { first, last, stem: `${stem} ${marks[0] ?? ''}`.trim(), marks: [''] }
       : { first, last, stem, marks },
   );
+}
+
+const SCROLL_MARGIN = 80;
+
+/** Where a window has to scroll to for a point of its sheet to stand inside its margin; all in its pixels. */
+export function scrollToShow(
+  { x, y }: Point,
+  {
+    scrollLeft,
+    scrollTop,
+    clientWidth,
+    clientHeight,
+  }: Pick<Element, 'scrollLeft' | 'scrollTop' | 'clientWidth' | 'clientHeight'>,
+): { readonly left: number; readonly top: number } {
+  const along = (at: number, now: number, size: number): number =>
+    at < now + SCROLL_MARGIN ? at - SCROLL_MARGIN : Math.max(now, at - size + SCROLL_MARGIN);
+  return { left: along(x, scrollLeft, clientWidth), top: along(y, scrollTop, clientHeight) };
 }

@@ -12,26 +12,17 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { EMPTY, from, of, switchMap } from 'rxjs';
 import type { BayJack, BaysView } from '@ft/core/plan/bayView';
-import type { DeviceId, LaneId } from '@ft/core/rig/ids';
+import type { LaneId } from '@ft/core/rig/ids';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { Planner } from '../workers/planner.service';
 import type { JackPlace, Point } from './bay-geometry';
-import { BAY_HEIGHT, jackAt, jackPlaces, sheetSize, stepFrom } from './bay-geometry';
-import type { BayTheme } from './bay-painter';
-import { BayPainter } from './bay-painter';
+import { BAY_HEIGHT, jackAt, jackPlaces, scrollToShow, sheetSize, stepFrom } from './bay-geometry';
+import { paintSheet } from './bay-sheet';
+import { labelChange } from './label-change';
 
 const NOTHING: BaysView = { bays: [], cords: [] };
 const ZOOMS = [0.7, 0.85, 1, 1.25, 1.6] as const;
-const COLOURS = ['ground', 'sheet', 'raised', 'line', 'ink', 'quiet', 'thread', 'focus', 'select'] as const;
-
-function themeOf(element: Element): BayTheme {
-  const style = getComputedStyle(element);
-  return Object.fromEntries(
-    COLOURS.map((name) => [name, style.getPropertyValue(`--ft-${name}`).trim()]),
-  ) as unknown as BayTheme;
-}
-
 type ArrowKey = Parameters<typeof stepFrom>[2];
 const isArrow = (key: string): key is ArrowKey => key.startsWith('Arrow');
 
@@ -131,25 +122,9 @@ export class BayPage implements OnDestroy {
 
   private paint(): void {
     const [canvas, scroller] = [this.canvas()?.nativeElement, this.scroller()?.nativeElement];
-    const context = canvas?.getContext('2d');
-    if (canvas === undefined || scroller === undefined || context == null) return;
-    const [width, height, dots] = [scroller.clientWidth, scroller.clientHeight, window.devicePixelRatio];
-    if (canvas.width !== width * dots || canvas.height !== height * dots) {
-      canvas.width = width * dots;
-      canvas.height = height * dots;
-      canvas.style.width = `${String(width)}px`;
-      canvas.style.height = `${String(height)}px`;
-    }
-    const zoom = this.zoom();
-    context.setTransform(dots * zoom, 0, 0, dots * zoom, 0, 0);
-    const frame = {
-      x: scroller.scrollLeft / zoom,
-      y: scroller.scrollTop / zoom,
-      width: width / zoom,
-      height: height / zoom,
-    };
+    if (canvas === undefined || scroller === undefined) return;
     const [cursor, held, loose] = [this.cursor(), this.held(), this.loose()];
-    new BayPainter(context, themeOf(canvas)).paint(this.view(), this.places(), frame, {
+    paintSheet({ canvas, scroller, zoom: this.zoom() }, this.view(), this.places(), {
       lit: this.lit(),
       ...(cursor && { cursor }),
       ...(held && { held }),
@@ -216,23 +191,9 @@ export class BayPage implements OnDestroy {
   /** Writes the label strip at the jack under the cursor. */
   protected label(text: string): void {
     const [place, jack] = [this.cursor(), this.jack()];
-    const bay = place === undefined ? undefined : this.view().bays[place.bay];
-    if (bay === undefined || place === undefined || jack === undefined || text.trim() === jack.label) return;
-    const field = `params.labels.${place.row}-${String(place.column)}`;
-    const value = text.trim() === '' ? null : text.trim();
-    const edit = {
-      type: 'device.set',
-      id: bay.id satisfies DeviceId,
-      field,
-      value,
-      was: jack.label === '' ? null : jack.label,
-    };
-    this.store.dispatch(
-      StudioActions.change({
-        label: `Label ${bay.name} ${String(place.column)} ${place.row}`,
-        edits: [edit],
-      }),
-    );
+    const bay = place && this.view().bays[place.bay];
+    const change = bay && jack && labelChange(bay, place, jack, text);
+    if (change !== undefined) this.store.dispatch(StudioActions.change(change));
   }
 
   protected jumpTo(bay: number): void {
@@ -289,11 +250,6 @@ export class BayPage implements OnDestroy {
   private bringIntoView({ x, y }: Point): void {
     const scroller = this.scroller()?.nativeElement;
     if (scroller === undefined) return;
-    const [left, top, margin] = [x * this.zoom(), y * this.zoom(), 80];
-    const { scrollLeft, scrollTop, clientWidth, clientHeight } = scroller;
-    scroller.scrollTo({
-      left: left < scrollLeft + margin ? left - margin : Math.max(scrollLeft, left - clientWidth + margin),
-      top: top < scrollTop + margin ? top - margin : Math.max(scrollTop, top - clientHeight + margin),
-    });
+    scroller.scrollTo(scrollToShow({ x: x * this.zoom(), y: y * this.zoom() }, scroller));
   }
 }

@@ -1,20 +1,9 @@
 import type { BayColumnView, BayCord, BayJack, BaysView, BayViewModel } from '@ft/core/plan/bayView';
 import type { LaneId } from '@ft/core/rig/ids';
-import type { JackPlace, LabelRun, Point } from './bay-geometry';
-import { BAY, BAY_HEIGHT, columnX, labelRuns, rowY } from './bay-geometry';
-
-/** Colours of the theme, read from its custom properties. */
-export interface BayTheme {
-  readonly ground: string;
-  readonly sheet: string;
-  readonly raised: string;
-  readonly line: string;
-  readonly ink: string;
-  readonly quiet: string;
-  readonly thread: string;
-  readonly focus: string;
-  readonly select: string;
-}
+import type { Frame, JackPlace, Point } from './bay-geometry';
+import { BAY, BAY_HEIGHT, columnX, rowY } from './bay-geometry';
+import type { BayTheme } from './bay-theme';
+import { paintStrip } from './strip-painter';
 
 /** What is being done on the sheet just now. */
 export interface BayHands {
@@ -25,14 +14,6 @@ export interface BayHands {
   readonly loose?: Point;
   /** Lanes that belong to what is selected or hovered. */
   readonly lit: ReadonlySet<LaneId>;
-}
-
-/** The part of the sheet that is seen. */
-export interface Frame {
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
 }
 
 /** Colours people give cords, as hues that stay apart on both themes. */
@@ -47,20 +28,6 @@ const CORD_COLOURS: Readonly<Record<string, string>> = {
   white: '#cfc9bb',
   violet: '#a083c9',
 };
-
-const runsOfLabels = new WeakMap<BayViewModel, Record<'upper' | 'lower', readonly LabelRun[]>>();
-
-/** Runs are worked out once for each bay, not for each frame. */
-function runsOf(bay: BayViewModel): Record<'upper' | 'lower', readonly LabelRun[]> {
-  const known = runsOfLabels.get(bay);
-  if (known !== undefined) return known;
-  const runs = {
-    upper: labelRuns(bay.columns.map(({ upper }) => upper.label)),
-    lower: labelRuns(bay.columns.map(({ lower }) => lower.label)),
-  };
-  runsOfLabels.set(bay, runs);
-  return runs;
-}
 
 /** Draws the bays that lie in the frame. One object for one canvas; it keeps nothing between frames. */
 export class BayPainter {
@@ -106,64 +73,15 @@ export class BayPainter {
     context.fillText(it.room, nameX + name + 10, top + BAY.title / 2 + 2);
     context.fillStyle = theme.ground;
     context.fillRect(4, top + BAY.title, width - 8, body);
-    this.strip(it, 'upper', top + BAY.title, frame);
-    this.strip(it, 'lower', top + BAY.title + BAY.strip + BAY.jackRow * 2 + BAY.between, frame);
+    paintStrip(this.context, theme, { bay: it, row: 'upper', top: top + BAY.title }, frame);
+    const under = top + BAY.title + BAY.strip + BAY.jackRow * 2 + BAY.between;
+    paintStrip(this.context, theme, { bay: it, row: 'lower', top: under }, frame);
     const from = Math.max(1, Math.floor((frame.x - BAY.left) / BAY.pitch));
     const to = Math.min(it.columns.length, Math.ceil((frame.x + frame.width - BAY.left) / BAY.pitch) + 1);
     for (let n = from; n <= to; n++) {
       const column = it.columns[n - 1];
       if (column !== undefined) this.column(column, index, hands);
     }
-  }
-
-  private strip(it: BayViewModel, row: 'upper' | 'lower', top: number, frame: Frame): void {
-    const { context, theme } = this;
-    context.textBaseline = 'middle';
-    for (const run of runsOf(it)[row]) {
-      const [left, right] = [columnX(run.first) - BAY.pitch / 2, columnX(run.last) + BAY.pitch / 2];
-      if (right < frame.x || left > frame.x + frame.width) continue;
-      context.fillStyle = theme.raised;
-      context.fillRect(left + 1, top + 2, right - left - 2, BAY.strip - 4);
-      context.fillStyle = theme.ink;
-      if (run.first === run.last) this.lone(run.stem, left, top);
-      else this.counted(run, left, right, top, row, frame);
-    }
-  }
-
-  /** A label of its own stands in two short lines. */
-  private lone(text: string, left: number, top: number): void {
-    const { context } = this;
-    context.font = '9px "Inter Variable", sans-serif';
-    context.textAlign = 'center';
-    const middle = left + BAY.pitch / 2;
-    const words = text.split(' ');
-    const half = words.length === 1 ? 1 : Math.ceil(words.length / 2);
-    const lines = [words.slice(0, half).join(' '), words.slice(half).join(' ')].filter((line) => line !== '');
-    lines.forEach((line, i) => {
-      const y = top + BAY.strip / 2 + (lines.length === 1 ? 0 : (i - 0.5) * 11);
-      context.fillText(line, middle, y, BAY.pitch - 3);
-    });
-  }
-
-  private counted(
-    run: LabelRun,
-    left: number,
-    right: number,
-    top: number,
-    row: 'upper' | 'lower',
-    frame: Frame,
-  ): void {
-    const { context, theme } = this;
-    const [stemY, markY] = row === 'upper' ? [top + 11, top + 24] : [top + 24, top + 11];
-    context.font = '11px "Inter Variable", sans-serif';
-    context.textAlign = 'center';
-    const [seenLeft, seenRight] = [Math.max(left, frame.x), Math.min(right, frame.x + frame.width)];
-    context.fillText(run.stem, (seenLeft + seenRight) / 2, stemY, right - left - 4);
-    context.fillStyle = theme.quiet;
-    context.font = '10px "JetBrains Mono", monospace';
-    run.marks.forEach((mark, i) => {
-      context.fillText(mark, columnX(run.first + i), markY, BAY.pitch - 2);
-    });
   }
 
   private column(column: BayColumnView, bay: number, hands: BayHands): void {
