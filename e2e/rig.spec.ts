@@ -96,6 +96,15 @@ test('a table is written, changed in a spreadsheet and read again', async ({ pag
   );
 });
 
+test('a device has another like it, with the next number, and its page is shown', async ({ page }) => {
+  await openStage(page, 'device/cue-box-4');
+  await page.getByRole('button', { name: 'Add another like it' }).click();
+  await expect(page.getByRole('heading', { name: 'Cue box 5' })).toBeVisible();
+  await expect(page).toHaveURL(/device\/cue-box-5$/);
+  await page.getByRole('link', { name: '← Rig' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of Cue box 5' })).toBeVisible();
+});
+
 test('the flow around a device is laid out, and followed to a neighbour', async ({ page }) => {
   const alarming = watchConsole(page);
   await openStage(page, 'device/opto-compressor');

@@ -3,20 +3,6 @@ import { planOf } from '@ft/core/plan/plan';
 import { paramTitle } from '../src/app/rig/param-title';
 import { shortcutOf } from '../src/app/shell/shortcuts';
 import { cellText, COLUMNS, isRightAligned, stationIn } from '../src/app/track/columns';
-import { typedNumber } from '@ft/core/units/typedNumber';
-
-describe('a typed number', () => {
-  it.each([
-    ['88', 88],
-    [' -18 ', -18],
-    ['−18', -18],
-    ['3,5', 3.5],
-    ['', undefined],
-    ['loud', undefined],
-  ])('%j', (text, value) => {
-    expect(typedNumber(text)).toBe(value);
-  });
-});
 
 describe('a key', () => {
   const pressed = (init: KeyboardEventInit, target: EventTarget = document.body): string | undefined => {

@@ -2,6 +2,7 @@ import type { Finding } from '@ft/core/checks/finding';
 import { namingOf } from '@ft/core/checks/naming';
 import { levelClass } from '@ft/core/checks/rules/levelClass';
 import { overMaxInput } from '@ft/core/checks/rules/overMaxInput';
+import { phantomOnJackBay } from '@ft/core/checks/rules/phantomOnJackBay';
 import { phantomIntoRibbon } from '@ft/core/checks/rules/phantomIntoRibbon';
 import { threadIncomplete } from '@ft/core/checks/rules/threadIncomplete';
 import { unitUsedTwice } from '@ft/core/checks/rules/unitUsedTwice';
@@ -111,11 +112,31 @@ describe('48 V at a console whose channel listens to its line input', () => {
   });
 
   it('still feeds the microphone, and the finding names the connector', () => {
-    const found = first(phantomIntoRibbon, desk({ 'desk/phantom/2': true, 'desk/channelInput/2': 2 }));
+    const parts = desk({ 'desk/phantom/2': true, 'desk/channelInput/2': 2 });
+    const found = first(phantomIntoRibbon, parts);
     expect(found.at).toEqual([
       { kind: 'lane', id: 'desk/mic-2/1' },
       { kind: 'lane', id: 'mic/out/1' },
     ]);
+    expect(said(found, parts)).toBe(
+      '48 V from Desk mic in 2 reaches a ribbon microphone, Mic. Switch 48 V off at Desk mic in 2 and wait half a minute before you connect it.',
+    );
+  });
+
+  it('is seen on a jack bay too', () => {
+    const bay = { id: 'bay', type: 'patchbay', params: { columns: 2, normalling: 'none' } };
+    const wired = desk({ 'desk/phantom/2': true, 'desk/channelInput/2': 2 });
+    const found = first(phantomOnJackBay, {
+      ...wired,
+      devices: [...wired.devices!, bay],
+      wires: [
+        ['mic/out/1', 'bay/upper-rear-1/1'],
+        ['bay/lower-rear-2/1', 'desk/mic-2/1'],
+      ],
+      cords: [{ from: 'bay/upper-1/1', to: 'bay/lower-2/1' }],
+    });
+    expect(found.at[0]).toEqual({ kind: 'lane', id: 'desk/mic-2/1' });
+    expect(found.figures).toEqual({ jacks: ['bay/upper-1/1', 'bay/lower-2/1'] });
   });
 
   it('names the channel where it listens to the microphone, and is quiet when 48 V is off', () => {

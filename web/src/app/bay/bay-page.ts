@@ -12,7 +12,6 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { EMPTY, from, of, switchMap } from 'rxjs';
 import type { BayJack, BaysView } from '@ft/core/plan/bayView';
-import type { LaneId } from '@ft/core/rig/ids';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { Planner } from '../workers/planner.service';
@@ -20,6 +19,7 @@ import type { JackPlace, Point } from './bay-geometry';
 import { BAY_HEIGHT, jackAt, jackPlaces, scrollToShow, sheetSize, stepFrom } from './bay-geometry';
 import { paintSheet } from './bay-sheet';
 import { labelChange } from './label-change';
+import { litLanes } from './lit-lanes';
 
 const NOTHING: BaysView = { bays: [], cords: [] };
 const ZOOMS = [0.7, 0.85, 1, 1.25, 1.6] as const;
@@ -65,18 +65,7 @@ export class BayPage implements OnDestroy {
       switchMap((jack) => (jack === undefined ? of(undefined) : from(this.planner.api.jack(jack.lane)))),
     ),
   );
-  /** Lanes on the path of what is under the cursor: both ends of its cord, and its thread. */
-  private readonly lit = computed((): ReadonlySet<LaneId> => {
-    const jack = this.jack();
-    if (jack === undefined) return new Set();
-    const cord = this.view().cords.find(({ id }) => id === jack.cord);
-    const same = this.view().bays.flatMap(({ columns }) =>
-      columns.flatMap(({ upper, lower }) =>
-        [upper, lower].filter(({ thread }) => thread !== undefined && thread === jack.thread),
-      ),
-    );
-    return new Set([jack.lane, ...(cord ? [cord.from, cord.to] : []), ...same.map(({ lane }) => lane)]);
-  });
+  private readonly lit = computed(() => litLanes(this.view(), this.jack()));
 
   private frame = 0;
   private readonly observers: { disconnect(): void }[] = [];

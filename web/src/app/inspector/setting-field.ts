@@ -43,14 +43,20 @@ import { SettingChanges } from './setting-changes';
   styles: `
     :host {
       display: grid;
-      grid-template-columns: 1fr 6rem;
+      grid-template-columns: minmax(0, 1fr) auto;
       align-items: center;
       gap: 0.5rem;
       padding: 0.12rem 0;
     }
     .num {
-      width: 100%;
+      width: 6rem;
       text-align: right;
+    }
+    /* Positions that have names are as wide as the longest, within reason. */
+    select.num {
+      width: auto;
+      min-width: 6rem;
+      max-width: 11rem;
     }
     input[type='checkbox'] {
       justify-self: end;

@@ -1,6 +1,8 @@
 import { Injectable, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { EditJson } from '@ft/core/edits/editKind';
+import type { WantedDevice } from '@ft/core/plan/addDevices';
+import { addDevicesEdits } from '@ft/core/plan/addDevices';
 import { idFromName } from '@ft/core/rig/ids';
 import type { CordStock, Device, Room } from '@ft/core/rig/rigSchema';
 import { StudioActions } from '../state/studio.actions';
@@ -13,15 +15,6 @@ type NewThing<T extends { readonly id: string }> = { readonly [K in Exclude<keyo
 /** A change that breaks threads, waiting for a yes. */
 export interface AskedChange extends RigChange {
   readonly label: string;
-}
-
-/** A name nobody has yet: the one asked for, or with the next number behind it. */
-function freeName(name: string, taken: ReadonlySet<string>, numbered: boolean): string {
-  if (!numbered && !taken.has(name.toLowerCase())) return name;
-  for (let n = numbered ? 1 : 2; ; n++) {
-    const next = `${name} ${String(n)}`;
-    if (!taken.has(next.toLowerCase())) return next;
-  }
 }
 
 /** Turns what a person does on the rig page into changes. */
@@ -41,24 +34,13 @@ export class RigChanges {
    * Adds devices that are alike; where a name is taken, or there are several, they are numbered on.
    * @returns their ids.
    */
-  addDevices(
-    device: Omit<NewThing<Device>, 'rack'> & { readonly name: string; readonly rack?: string },
-    count: number,
-  ): readonly string[] {
-    const devices = this.studio()?.rig.devices ?? [];
-    const ids = new Set<string>(devices.map(({ id }) => id));
-    const added: string[] = [];
-    const names = new Set(devices.map(({ name }) => name.toLowerCase()));
-    const edits = Array.from({ length: count }, (): EditJson => {
-      const name = freeName(device.name, names, count > 1);
-      const id = idFromName(name, ids, 'device');
-      ids.add(id);
-      added.push(id);
-      names.add(name.toLowerCase());
-      return { type: 'device.add', item: { ...device, id, name } };
-    });
-    this.change(count === 1 ? `Add ${device.name}` : `Add ${String(count)} × ${device.name}`, edits);
-    return added;
+  addDevices(device: WantedDevice, count: number): readonly string[] {
+    const rig = this.studio()?.rig;
+    if (rig === undefined) return [];
+    const { edits, ids, names } = addDevicesEdits(rig, device, count);
+    const [name = device.name] = names;
+    this.change(count === 1 ? `Add ${name}` : `Add ${String(count)} × ${device.name}`, edits);
+    return ids;
   }
 
   addStock(stock: NewThing<CordStock> & { readonly name: string }): void {
