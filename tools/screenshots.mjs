@@ -24,6 +24,7 @@ const VIEWS = [
     async act(page) {
       await page.locator('tbody tr').nth(1).locator('td').nth(7).click();
       await page.keyboard.press('Enter');
+      await page.getByRole('option').first().waitFor();
     },
   },
   { name: 'findings', path: `${TRACKING}/findings`, act: (page) => page.locator('ul button').last().click() },

@@ -109,6 +109,20 @@ describe('the patch list', () => {
   });
 });
 
+describe('a line of the patch list', () => {
+  it('stays under the hand that ticks it, and opens the inspector when it is pressed elsewhere', () => {
+    page = desk.mount(PatchListPage);
+    const inspected = desk.store.selectSignal(planFeature.selectInspected);
+    const selected = desk.store.selectSignal(planFeature.selectSelection);
+    const tick = page.element.querySelector<HTMLInputElement>('input[type=checkbox]')!;
+    tick.focus();
+    tick.click();
+    expect([selected()?.kind, inspected()]).toEqual(['cord', false]);
+    page.element.querySelector<HTMLElement>('tr strong')!.click();
+    expect(inspected()).toBe(true);
+  });
+});
+
 describe('the strip', () => {
   it('shows the path of what is selected, and steps to a hop that is clicked', async () => {
     const strip = desk.store.selectSignal(planFeature.selectStrip);

@@ -37,8 +37,12 @@ export class PatchListPage {
     return studioId === null || place === null ? '' : sheetAddress(studioId, place, sheet);
   }
 
-  protected select(line: PatchLine): void {
-    this.store.dispatch(PlanActions.select({ ref: { kind: 'cord', id: line.cord } }));
+  /**
+   * Shows the path of a cord.
+   * @param quietly without the inspector: the list must not move while a button is held on a tick.
+   */
+  protected select(line: PatchLine, quietly = false): void {
+    this.store.dispatch(PlanActions.select({ ref: { kind: 'cord', id: line.cord }, quietly }));
   }
 
   protected tick(line: PatchLine): void {
