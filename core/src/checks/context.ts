@@ -7,7 +7,7 @@ import { ladder } from '../levels/ladder';
 import type { CordId, ThreadId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { Realisation } from '../routing/realise';
-import { realise } from '../routing/realise';
+import { realiseAll } from '../routing/realise';
 import type { Problem } from '../session/problem';
 import { indexRig } from '../session/rigIndex';
 import { cordBreaks } from '../session/sceneProblems';
@@ -48,9 +48,9 @@ function goneFrom(rig: Rig, session: Session, scene: Scene): CheckContext['gone'
 
 export function checkContext(rig: Rig, session: Session, scene: Scene): CheckContext {
   const graph = compile(rig, session, scene);
-  const threads = threadsIn(session, scene).map((thread) => {
-    const realisation = realise(graph, thread);
-    return { ...realisation, ladder: ladder(graph, realisation.start, realisation.path, thread) };
+  const threads = realiseAll(graph, threadsIn(session, scene)).map((realisation) => {
+    const { start, path, thread } = realisation;
+    return { ...realisation, ladder: ladder(graph, start, path, thread) };
   });
   return { rig, session, scene, graph, threads, nets: nets(graph), gone: goneFrom(rig, session, scene) };
 }

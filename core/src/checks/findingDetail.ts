@@ -1,7 +1,7 @@
 import type { Obstacle } from '../routing/diagnose';
 import type { LaneId, StationId } from '../rig/ids';
 import type { Medium } from '../rig/medium';
-import type { StationRole } from '../rig/deviceModel';
+import type { PlaceRole } from '../routing/waypoints';
 
 /** Where a proposed way would plug its cords. */
 export interface ProposedCord {
@@ -25,7 +25,8 @@ export type FindingDetail =
       readonly rule: 'thread-incomplete';
       readonly figures: {
         readonly stopsAt: LaneId;
-        readonly role: StationRole;
+        readonly role: PlaceRole;
+        readonly lane?: LaneId;
         readonly station?: StationId;
         /** The nearest free way, or why there is none. */
         readonly way: readonly ProposedCord[] | Obstacle;

@@ -1,7 +1,7 @@
-import type { StationRole } from '../rig/deviceModel';
+import type { PlaceRole } from '../routing/waypoints';
 
 /** What a reader calls a station of each role. */
-export const ROLE_WORDS: Record<StationRole, string> = {
+export const ROLE_WORDS: Record<PlaceRole, string> = {
   'room-jack': 'room jack',
   preamp: 'preamp',
   processor: 'insert',
@@ -13,4 +13,5 @@ export const ROLE_WORDS: Record<StationRole, string> = {
   'daw-output': 'DAW output',
   monitor: 'power amplifier channel',
   'daw-input': 'DAW input',
+  input: 'input',
 };

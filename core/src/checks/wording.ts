@@ -49,6 +49,12 @@ const BOX: Record<Detail<'level-class'>['box'], string> = {
   none: 'Take the cord out; no box makes this connection safe.',
 };
 
+/** What an incomplete thread does not reach. */
+function missedName({ role, station, lane }: Detail<'thread-incomplete'>, naming: Naming): string {
+  if (station !== undefined) return naming.station(station);
+  return lane === undefined ? `a ${ROLE_WORDS[role]}` : naming.lane(lane);
+}
+
 function incompleteRemedy({ way }: Detail<'thread-incomplete'>, naming: Naming): string {
   if ('code' in way) return obstacleSentence(way, naming);
   if (way.length === 0) return 'Route it again; a way without cords is free.';
@@ -94,9 +100,7 @@ const SPEAK: Speak = {
     };
   },
   'thread-incomplete': (figures, naming, finding) => ({
-    wrong: `${threadsNamed(finding, naming)} stops at ${naming.lane(figures.stopsAt)} and does not reach ${
-      figures.station === undefined ? `a ${ROLE_WORDS[figures.role]}` : naming.station(figures.station)
-    }.`,
+    wrong: `${threadsNamed(finding, naming)} stops at ${naming.lane(figures.stopsAt)} and does not reach ${missedName(figures, naming)}.`,
     remedy: incompleteRemedy(figures, naming),
   }),
   'unit-used-twice': ({ stations, count }, naming, finding) => ({

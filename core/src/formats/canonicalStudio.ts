@@ -13,6 +13,8 @@ const canonicalRig = (rig: Rig): Rig => ({
   devices: byId(rig.devices),
   hardwires: byId(rig.hardwires),
   cords: byId(rig.cords),
+  adaptors: byId(rig.adaptors),
+  faults: byId(rig.faults),
 });
 
 const canonicalScene = (scene: Scene): Scene => ({

@@ -73,11 +73,22 @@ function takenLanes(
   return taken;
 }
 
+/** The lanes somebody has marked as faulty. */
+const faultyLanes = ({ faults }: Rig, { laneIndex }: LaneLookup): ReadonlySet<number> =>
+  new Set(faults.flatMap(({ id }) => laneIndex.get(id) ?? []));
+
+/** Nothing conducts to or from a faulty place. */
+const openedByFaults = (edges: readonly Edge[], faulty: ReadonlySet<number>): readonly Edge[] =>
+  faulty.size === 0
+    ? edges
+    : edges.map((edge) => (faulty.has(edge.from) || faulty.has(edge.to) ? { ...edge, closed: false } : edge));
+
 function assemble(
   { lanes, laneIndex, sampleRateHz }: LaneLookup,
   edges: readonly Edge[],
   stations: readonly GraphStation[],
   plugAt: ReadonlyMap<number, CordId>,
+  faulty: ReadonlySet<number>,
 ): SignalGraph {
   const stationEndingAt = new Int32Array(lanes.length).fill(-1);
   stations.forEach((station, index) => (stationEndingAt[station.out] = index));
@@ -97,6 +108,7 @@ function assemble(
     stationIndex: new Map(stations.map((station, index): [StationId, number] => [station.id, index])),
     stationEndingAt,
     plugAt,
+    faulty,
     sampleRateHz,
   };
 }
@@ -120,5 +132,6 @@ export function compile(rig: Rig, session: Session, scene: Scene): SignalGraph {
   for (const cord of scene.cords) edges.push(...cordEdge(cord, edges.length, lookup));
   for (const edge of daw.edges) edges.push({ ...edge, index: edges.length });
   const stations = placed.parts.flatMap((parts) => parts.stations);
-  return assemble(lookup, edges, stations, plugAt);
+  const faulty = faultyLanes(rig, lookup);
+  return assemble(lookup, openedByFaults(edges, faulty), stations, plugAt, faulty);
 }

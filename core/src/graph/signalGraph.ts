@@ -81,6 +81,8 @@ export interface SignalGraph {
   readonly stationEndingAt: Int32Array;
   /** For each lane the cord plugged there, or undefined. */
   readonly plugAt: ReadonlyMap<number, CordId>;
+  /** Lanes that do not work until somebody mends them. Nothing conducts to or from them. */
+  readonly faulty: ReadonlySet<number>;
   readonly sampleRateHz: number;
 }
 

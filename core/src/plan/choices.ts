@@ -3,9 +3,7 @@ import { namingOf } from '../checks/naming';
 import { obstacleSentence } from '../checks/obstacleWording';
 import type { PinRole } from '../rig/deviceModel';
 import type { Rig } from '../rig/rigSchema';
-import { diagnose } from '../routing/diagnose';
-import { routeThread } from '../routing/routeThread';
-import { surroundingsOf } from '../routing/surroundings';
+import { trialsFor } from '../routing/trial';
 import type { Scene, Session, Thread } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
 import { nameMatches } from './nameMatch';
@@ -65,8 +63,7 @@ export function choicesFor(
   field: ChoiceField,
   text: string,
 ): readonly Choice[] {
-  const surroundings = surroundingsOf(rig, session, scene, thread);
-  const { graph } = surroundings;
+  const { graph, trial } = trialsFor(rig, session, scene, thread.id);
   if (field === 'from')
     return microphones(graph, threadsIn(session, scene), thread, text).slice(0, MOST_CHOICES);
 
@@ -76,16 +73,10 @@ export function choicesFor(
     .slice(0, MOST_CHOICES);
   return candidates
     .map((station) => {
-      const tried = withChoice(thread, field, station.id);
-      const result = routeThread(surroundings, tried);
+      const tried = trial(withChoice(thread, field, station.id));
       const base = { id: station.id, name: station.name };
-      if (result.found)
-        return {
-          cost: result.cost,
-          choice: { ...base, cords: result.hops.filter((hop) => hop.kind === 'cord').length },
-        };
-      const because = obstacleSentence(diagnose(surroundings, tried, result), naming);
-      return { cost: Infinity, choice: { ...base, because } };
+      if (tried.found) return { cost: tried.cost, choice: { ...base, cords: tried.cords } };
+      return { cost: Infinity, choice: { ...base, because: obstacleSentence(tried.obstacle, naming) } };
     })
     .sort((a, b) => (a.cost === b.cost ? 0 : byCost(a, b)))
     .map(({ choice }) => choice);

@@ -1,7 +1,7 @@
 import type { CheckContext } from '../checks/context';
 import type { EditJson } from '../edits/editKind';
 import type { CordId, LaneId } from '../rig/ids';
-import { stocksLeft } from '../routing/cordHubs';
+import { stocksLeft } from '../routing/stocksLeft';
 import type { Cord } from '../session/sessionSchema';
 
 /** A cord plugged by hand, or why it cannot be. */

@@ -5,6 +5,7 @@ import { settingKeyOf } from '../rig/settings';
 import type { SettingKey, SettingValue } from '../rig/settings';
 import { compile } from '../graph/compile';
 import { realise, stationOfRole } from '../routing/realise';
+import type { RouteOptions } from '../routing/route';
 import { route } from '../routing/route';
 import type { Cord, Scene, Thread } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
@@ -39,16 +40,16 @@ function after(studio: Studio, edits: readonly EditJson[]): Studio | undefined {
   return result.ok ? result.value : undefined;
 }
 
-/** Routes threads of a scene (all, without `only`) and gives the edits that do it. */
+/** Routes threads of a scene and gives the edits that do it. */
 export function routeEdits(
   studio: Studio,
   place: ScenePlace,
-  only?: readonly ThreadId[],
+  options?: RouteOptions,
 ): readonly EditJson[] {
   const found = findScene(studio, place);
   if (found === undefined) return [];
   const { session, scene } = found;
-  const { cords, settings } = route(studio.rig, session, scene, only);
+  const { cords, settings } = route(studio.rig, session, scene, options);
   return [
     ...cordEdits(place, scene.cords, cords),
     ...(Object.entries(settings) as [SettingKey, SettingValue | null][]).map(([key, value]) =>
@@ -65,7 +66,7 @@ function thenRoute(
   threads: readonly ThreadId[],
 ): readonly EditJson[] {
   const next = after(studio, edits);
-  return next === undefined ? edits : [...edits, ...routeEdits(next, place, threads)];
+  return next === undefined ? edits : [...edits, ...routeEdits(next, place, { only: threads })];
 }
 
 /** What a person typed for the preamp of a new thread. */

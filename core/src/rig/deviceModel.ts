@@ -92,6 +92,13 @@ export interface Route {
   readonly knobs?: readonly KnobRef[];
 }
 
+/** A route that is there when a knob stands at `value`, and only then. */
+export interface Choosable extends KnobRef {
+  readonly value: number;
+  readonly from: LaneKey;
+  readonly to: LaneKey;
+}
+
 /**
  * What an input may be pinned to. The order is the order in which an input passes them, and the order
  * of the columns of the input list.

@@ -1,7 +1,14 @@
 import * as z from 'zod';
 import { CATALOGUE } from './catalogue/catalogue';
 import { CONNECTORS } from './connector';
-import { deviceIdSchema, hardwireIdSchema, laneIdSchema, roomIdSchema, stockIdSchema } from './ids';
+import {
+  adaptorIdSchema,
+  deviceIdSchema,
+  hardwireIdSchema,
+  laneIdSchema,
+  roomIdSchema,
+  stockIdSchema,
+} from './ids';
 
 /** A name a person gives: 1 to 80 characters, not only blanks. */
 export const nameSchema = z.string().trim().min(1, 'a name is needed').max(80, 'at most 80 characters');
@@ -48,15 +55,33 @@ export const stockSchema = z.strictObject({
   count: z.number().int('a whole number of cords').min(0).max(10_000),
 });
 
+/** Adaptors of one kind: pushed onto the plug of a cord, they make it another plug. */
+export const adaptorSchema = z.strictObject({
+  id: adaptorIdSchema,
+  name: nameSchema,
+  connectors: z.tuple([z.enum(CONNECTORS), z.enum(CONNECTORS)]),
+  count: z.number().int('a whole number of adaptors').min(0).max(10_000),
+});
+
+/** A place that does not work until somebody mends it. Its id is the lane's. */
+export const faultSchema = z.strictObject({
+  id: laneIdSchema,
+  note: z.string().trim().max(200, 'at most 200 characters').default(''),
+});
+
 export const rigSchema = z.strictObject({
   rooms: z.array(roomSchema),
   devices: z.array(deviceSchema),
   hardwires: z.array(hardwireSchema),
   cords: z.array(stockSchema),
+  adaptors: z.array(adaptorSchema).default([]),
+  faults: z.array(faultSchema).default([]),
 });
 
 export type Room = z.infer<typeof roomSchema>;
 export type Device = z.infer<typeof deviceSchema>;
 export type Hardwire = z.infer<typeof hardwireSchema>;
 export type CordStock = z.infer<typeof stockSchema>;
+export type Adaptor = z.infer<typeof adaptorSchema>;
+export type Fault = z.infer<typeof faultSchema>;
 export type Rig = z.infer<typeof rigSchema>;

@@ -4,39 +4,54 @@ import type { Rig } from '../rig/rigSchema';
 import type { SettingKey, SettingValue } from '../rig/settings';
 import { settingKeyOf } from '../rig/settings';
 import type { Scene } from '../session/sessionSchema';
-import type { Hop } from './searchPath';
+import type { NewSettings } from './patch';
+import type { Way } from './solve/way';
 
-/** New values by setting; null puts a knob back to its initial value. */
-export type CarriedSettings = Readonly<Record<SettingKey, SettingValue | null>>;
+/** The preamp channel a thread had, and the way it takes now. */
+export interface Moved {
+  readonly stationsBefore: readonly GraphStation[];
+  readonly way: Way;
+}
 
 /** The preamp a way passes. */
-function preampOn(graph: SignalGraph, hops: readonly Hop[]): GraphStation | undefined {
-  const ends = hops.flatMap((hop) => (hop.kind === 'edge' ? [graph.stationEndingAt[hop.edge.to] ?? -1] : []));
-  return ends.map((end) => graph.stations[end]).find((station) => station?.role === 'preamp');
+function preampOn(graph: SignalGraph, { steps }: Way): GraphStation | undefined {
+  for (const { from, to } of steps) {
+    const station = graph.stations[graph.stationEndingAt[to] ?? -1];
+    if (station?.role === 'preamp' && station.in === from) return station;
+  }
+  return undefined;
 }
 
 /**
- * When a thread moves to another preamp channel, its gain, 48 V, pad and polarity go with it, as far
- * as the new channel has them; the channel it left goes back to its initial state.
+ * When threads move to other preamp channels, gain, 48 V, pad and polarity go with them, as far as the new
+ * channels have them; a channel that was left goes back to its initial state. Threads may swap.
  */
 export function carrySettings(
   rig: Rig,
   scene: Scene,
-  stationsBefore: readonly GraphStation[],
-  hops: readonly Hop[],
   graph: SignalGraph,
-): CarriedSettings {
-  const old = stationsBefore.find((station) => station.role === 'preamp');
-  const next = preampOn(graph, hops);
-  if (old === undefined || next === undefined || old.id === next.id) return {};
-  const device = rig.devices.find((candidate) => candidate.id === next.device);
-  const carried: Record<string, SettingValue | null> = {};
-  for (const { setting } of device === undefined ? [] : settingsOf(device)) {
-    const oldKey = settingKeyOf(old.device, setting, old.channel);
-    const value = scene.settings[oldKey];
-    if (value === undefined) continue;
-    carried[settingKeyOf(next.device, setting, next.channel)] = value;
-    carried[oldKey] = null;
+  threads: readonly Moved[],
+): NewSettings {
+  const left: Record<SettingKey, null> = {};
+  const carried: Record<SettingKey, SettingValue> = {};
+  for (const { stationsBefore, way } of threads) {
+    const old = stationsBefore.find((station) => station.role === 'preamp');
+    const next = preampOn(graph, way);
+    if (old === undefined || next === undefined || old.id === next.id) continue;
+    const device = rig.devices.find((candidate) => candidate.id === next.device);
+    for (const { setting } of device === undefined ? [] : settingsOf(device)) {
+      if (!next.settings.includes(setting)) continue;
+      const oldKey = settingKeyOf(old.device, setting, old.channel);
+      const newKey = settingKeyOf(next.device, setting, next.channel);
+      const value = scene.settings[oldKey];
+      // A channel whose knob stood at its initial place brings that to the new one.
+      if (value === undefined) {
+        if (scene.settings[newKey] !== undefined) left[newKey] = null;
+        continue;
+      }
+      carried[newKey] = value;
+      left[oldKey] = null;
+    }
   }
-  return carried;
+  return { ...left, ...carried };
 }

@@ -1,11 +1,13 @@
 import type { LaneId, StationId, ThreadId } from '../rig/ids';
-import type { StationRole } from '../rig/deviceModel';
+import type { PinRole } from '../rig/deviceModel';
+import { STATION_ROLES } from '../rig/deviceModel';
 import type { Thread } from '../session/sessionSchema';
-import { ROUTING_COST } from './costs';
-import type { Hop, SearchResult } from './searchPath';
-import type { SpaceParts } from './routeThread';
-import { routeThread } from './routeThread';
-import type { Surroundings } from './surroundings';
+import type { Board } from './solve/board';
+import type { Demand, Goal } from './solve/demand';
+import type { Way } from './solve/way';
+import { CLEAR } from "./solve/wayfinder";
+import type { PlaceRole, Waypoint } from './waypoints';
+import { waypointsOf } from './waypoints';
 
 /**
  * What stands in the way, and where: at a station, or on the copper between two. Without a thread it is
@@ -17,83 +19,177 @@ export interface Holder {
   readonly thread?: ThreadId;
 }
 
+/** A pin somebody set. */
+export interface PinRef {
+  readonly thread: ThreadId;
+  readonly role: PinRole;
+  readonly station: StationId;
+}
+
 /** Why a thread cannot be routed. Ids and lanes, no prose. */
 export type Obstacle =
   | {
-      /** A way exists, but others hold part of it. */
+      /** A way exists, but others hold part of it and have nowhere else to go. */
       readonly code: 'held';
       readonly holders: readonly Holder[];
+      /** The thread's own pin without which there is room. */
+      readonly unpin?: PinRef;
     }
-  | { readonly code: 'source-held'; readonly lane: LaneId; readonly thread: ThreadId }
   | {
-      /** A way exists, but no cord of its kind is left on the hook. */
+      /** Pins that cannot hold together. */
+      readonly code: 'pins-contradict';
+      readonly pins: readonly PinRef[];
+    }
+  | {
+      /** A way exists, but nothing of its kind is left on the hook. */
       readonly code: 'no-cord-left';
       readonly from: LaneId;
       readonly to: LaneId;
       readonly stock: string;
     }
   | {
+      /** Sides of a wide thread find no adjacent DAW inputs, though each alone would find one. */
+      readonly code: 'no-pair';
+      readonly width: number;
+    }
+  | {
       readonly code: 'no-way';
       /** The last station the thread passes, or its source. */
       readonly from: LaneId;
-      readonly role: StationRole;
+      readonly role: PlaceRole;
       readonly station?: StationId;
+      readonly lane?: LaneId;
     };
 
-const lanesOf = (hops: readonly Hop[]): readonly number[] =>
-  hops.flatMap((hop) => (hop.kind === 'edge' ? [hop.edge.to] : [hop.from, hop.to]));
+/** The fewest held places, when the question is which of them stand in the way. */
+const ASKING = { perConflict: 1e8, everyHeldPlace: true } as const;
 
-/** Who holds lanes of a way: the stations held, or, where only copper is, the first lane of each holder. */
-function holdersOn(
-  { graph, occupancy, holderOfPlug }: Surroundings,
-  lanes: readonly number[],
-): readonly Holder[] {
-  const holders = lanes.flatMap((lane): Holder[] => {
-    const id = graph.lanes[lane]?.id;
-    if (id === undefined || !(occupancy.threadAt.has(lane) || holderOfPlug.has(lane))) return [];
-    const thread = occupancy.threadAt.get(lane) ?? holderOfPlug.get(lane);
-    const station = graph.stations[graph.stationEndingAt[lane] ?? -1]?.id;
-    return [{ lane: id, ...(thread && { thread }), ...(station && { station }) }];
-  });
-  const atStations = holders.filter((holder) => holder.station !== undefined);
-  if (atStations.length > 0) return atStations;
-  return holders.filter((holder, i) => holders.findIndex((other) => other.thread === holder.thread) === i);
+/** What a search for the reason looks at. */
+export interface Inquiry {
+  readonly board: Board;
+  readonly threads: readonly Thread[];
+  readonly thread: Thread;
+  readonly demand: Demand;
+  /** Sides of the thread it is a side of. */
+  readonly width: number;
+  /** The way it would take in a rig with no cord planned by hand, over jacks that these hold now. */
+  readonly withoutHandCords: () => readonly LaneId[] | undefined;
+  /** Which thread has which way. */
+  readonly ways: ReadonlyMap<ThreadId, Way>;
 }
+
+const pinsOf = ({ id, pins }: Thread): readonly PinRef[] =>
+  STATION_ROLES.flatMap((role) => {
+    const station = pins[role];
+    return station === undefined ? [] : [{ thread: id, role, station }];
+  });
+
+/** Pins of this and another thread on one and the same unit, of two sources. */
+function samePins({ thread, threads }: Inquiry): readonly PinRef[] {
+  const own = pinsOf(thread);
+  for (const other of threads) {
+    if (other.id === thread.id || other.from === thread.from) continue;
+    for (const pin of pinsOf(other)) {
+      const mine = own.find(({ station }) => station === pin.station);
+      if (mine !== undefined) return [mine, pin];
+    }
+  }
+  return [];
+}
+
+/** Goals of a thread without one of its pins. */
+const withoutPin = (inquiry: Inquiry, role: PinRole): Demand => {
+  const { board, thread, demand } = inquiry;
+  const { [role]: _gone, ...pins } = thread.pins;
+  const goals = waypointsOf(board.space.graph, { ...thread, pins }).map(({ lanes }): Goal => ({ lanes }));
+  return { ...demand, goals };
+};
+
+/** Two of the thread's own pins between which no way leads, though there would be one without either. */
+function contradictingOwnPins(inquiry: Inquiry): readonly PinRef[] {
+  const own = pinsOf(inquiry.thread);
+  if (own.length < 2) return [];
+  const lifting = own.filter(({ role }) => inquiry.board.finder.find(withoutPin(inquiry, role), ASKING) !== undefined);
+  return lifting.length >= 2 ? lifting : [];
+}
+
+/** Who holds what a way runs over: the stations held, or, where only copper is, the first lane of each holder. */
+function holdersOn({ board, ways }: Inquiry, way: Way): readonly Holder[] {
+  const { graph } = board.space;
+  const lanes = graph.lanes.length;
+  const used = new Set([way.start, ...way.steps.flatMap(({ from, to }) => [from, to])]);
+  const holders: Holder[] = [];
+  for (const [thread, other] of ways) {
+    if (other.start === way.start) continue;
+    for (const lane of other.resources) {
+      const id = lane < lanes && used.has(lane) ? graph.lanes[lane]?.id : undefined;
+      const station = graph.stations[graph.stationEndingAt[lane] ?? -1]?.id;
+      if (id !== undefined) holders.push({ lane: id, thread, ...(station && { station }) });
+    }
+  }
+  const atStations = holders.filter(({ station }) => station !== undefined);
+  const list = atStations.length > 0 ? atStations : holders;
+  const key = ({ thread, station }: Holder): string => `${thread ?? ''} ${station ?? ''}`;
+  return list.filter((holder, i) => list.findIndex((other) => key(other) === key(holder)) === i);
+}
+
+/** The first of the thread's own pins without which it finds a way around all others. */
+const helpfulUnpin = (inquiry: Inquiry): PinRef | undefined =>
+  pinsOf(inquiry.thread).find(
+    ({ role }) => inquiry.board.finder.find(withoutPin(inquiry, role), CLEAR) !== undefined,
+  );
+
+/** How far a thread gets with nobody in its way, and what it then does not reach. */
+function noWay({ board, thread, demand }: Inquiry): Obstacle {
+  const { graph } = board.space;
+  const waypoints: readonly Waypoint[] = waypointsOf(graph, thread);
+  let from = thread.from;
+  for (const [i, missing] of waypoints.entries()) {
+    const way = board.finder.find({ ...demand, goals: demand.goals.slice(0, i + 1) }, ASKING);
+    if (way === undefined) {
+      const { role, station, lane } = missing;
+      return { code: 'no-way', from, role, ...(station && { station }), ...(lane && { lane }) };
+    }
+    from = graph.lanes[way.end]?.id ?? from;
+  }
+  return { code: 'no-way', from, role: waypoints.at(-1)?.role ?? 'daw-input' };
+}
+
+/** A cord whose kind would not be left, on the way the thread would take if there were enough. */
+function missingCord(inquiry: Inquiry, way: Way): Obstacle | undefined {
+  const { table, space } = inquiry.board;
+  for (const step of way.steps) {
+    if (step.kind !== 'cord') continue;
+    const thing = step.lead.takes.find((each) => table.left(each) <= 0);
+    const [from, to] = [space.graph.lanes[step.from]?.id, space.graph.lanes[step.to]?.id];
+    const stock = space.hook.ids[thing ?? -1];
+    if (stock !== undefined && from !== undefined && to !== undefined)
+      return { code: 'no-cord-left', from, to, stock };
+  }
+  return undefined;
+}
+
+/** Whether a way only wants what hangs on the hook no more. */
+const onlyShort = (inquiry: Inquiry, way: Way): boolean =>
+  way.resources.every((resource, i) => inquiry.board.table.against(resource, way.values[i] ?? 0) === 0);
 
 /**
- * The way a thread would take if others made room, over as few held places as can be: the rig with no
- * cord in it, where a jack that holds somebody's plug is held like any other place.
+ * Why a thread found no way: the board holds everybody else's. Looks for what would have to give.
  */
-function wayWithRoomMade(surroundings: Surroundings, thread: Thread): SearchResult {
-  const { occupancy, holderOfPlug } = surroundings;
-  const threadAt = new Map<number, ThreadId | undefined>([...holderOfPlug, ...occupancy.threadAt]);
-  const parts: SpaceParts = {
-    graph: surroundings.bare(),
-    occupancy: { threadAt, usedNormals: new Map() },
-    stocks: surroundings.everyStock,
-  };
-  return routeThread(parts, thread, ROUTING_COST.held);
-}
-
-/** Runs the search again with one obstacle lifted at a time, and reports the first whose lifting helps. */
-export function diagnose(
-  surroundings: Surroundings,
-  thread: Thread,
-  failure: Extract<SearchResult, { found: false }>,
-): Obstacle {
-  const { graph, occupancy, everyStock } = surroundings;
-  const laneId = (lane: number): LaneId => graph.lanes[lane]?.id ?? thread.from;
-  const sourceHolder = occupancy.threadAt.get(graph.laneIndex.get(thread.from) ?? -1);
-  if (sourceHolder !== undefined) return { code: 'source-held', lane: thread.from, thread: sourceHolder };
-
-  const withCords = routeThread({ ...surroundings, stocks: everyStock }, thread);
-  const cord = withCords.found ? withCords.hops.find((hop) => hop.kind === 'cord') : undefined;
-  if (cord !== undefined)
-    return { code: 'no-cord-left', from: laneId(cord.from), to: laneId(cord.to), stock: cord.stock };
-
-  const cleared = wayWithRoomMade(surroundings, thread);
-  const holders = cleared.found ? holdersOn(surroundings, lanesOf(cleared.hops)) : [];
-  if (holders.length > 0) return { code: 'held', holders };
-  const { role, station } = failure.missing;
-  return { code: 'no-way', from: laneId(failure.lastPassed), role, ...(station && { station }) };
+export function diagnose(inquiry: Inquiry): Obstacle {
+  const { board, demand } = inquiry;
+  const twice = samePins(inquiry);
+  if (twice.length > 0) return { code: 'pins-contradict', pins: twice };
+  if (board.finder.find(demand, CLEAR) !== undefined) return { code: 'no-pair', width: inquiry.width };
+  const wish = board.finder.find(demand, ASKING);
+  if (wish === undefined) {
+    const own = contradictingOwnPins(inquiry);
+    if (own.length > 0) return { code: 'pins-contradict', pins: own };
+    const jacks = inquiry.withoutHandCords();
+    return jacks === undefined ? noWay(inquiry) : { code: 'held', holders: jacks.map((lane) => ({ lane })) };
+  }
+  const cord = onlyShort(inquiry, wish) ? missingCord(inquiry, wish) : undefined;
+  if (cord !== undefined) return cord;
+  const unpin = helpfulUnpin(inquiry);
+  return { code: 'held', holders: holdersOn(inquiry, wish), ...(unpin && { unpin }) };
 }

@@ -1,7 +1,7 @@
 import type { Edge, GraphStation, SignalGraph } from '../graph/signalGraph';
 import type { StationRole } from '../rig/deviceModel';
+import type { LaneId } from '../rig/ids';
 import type { Thread } from '../session/sessionSchema';
-import type { SearchSpace } from './searchSpace';
 import { searchPath } from './searchPath';
 import type { Waypoint } from './waypoints';
 import { waypointsOf } from './waypoints';
@@ -20,17 +20,15 @@ export interface Realisation {
   readonly missing?: Waypoint;
 }
 
-/**
- * The patch as it stands: conducting edges cost one hop each, and nothing can be plugged. An input thread
- * ends at the DAW: it does not run on through a track and out again.
- */
-const asPatched = (graph: SignalGraph, conducts: (edge: Edge) => boolean): SearchSpace => ({
-  graph,
-  edgeCost: (edge) => (edge.track === undefined && conducts(edge) ? 1 : Infinity),
-  plugCost: () => Infinity,
-  hubsFrom: () => [],
-  hubs: [],
-});
+const NOTHING: ReadonlySet<number> = new Set();
+
+/** Waypoints whose last, where it may be any DAW input, is none that is taken. */
+function withoutTaken(waypoints: readonly Waypoint[], taken: ReadonlySet<number>): readonly Waypoint[] {
+  const end = waypoints.at(-1);
+  if (taken.size === 0 || end === undefined || end.lanes.size < 2) return waypoints;
+  const lanes = new Set([...end.lanes].filter((lane) => !taken.has(lane)));
+  return [...waypoints.slice(0, -1), { ...end, lanes }];
+}
 
 /** The stations whose whole route lies on a path, in order. */
 function stationsOn(graph: SignalGraph, path: readonly Edge[]): readonly GraphStation[] {
@@ -42,19 +40,42 @@ function stationsOn(graph: SignalGraph, path: readonly Edge[]): readonly GraphSt
 
 /**
  * Finds the way a thread takes through the patch as it stands: from its source past its pins and
- * inserts to a DAW input. `conducts` may overrule which edges are closed, to ask "what if".
+ * inserts to its end. `conducts` may overrule which edges are closed, to ask "what if".
+ * @param taken DAW inputs that threads of the same source end at already.
  */
 export function realise(
   graph: SignalGraph,
   thread: Thread,
   conducts: (edge: Edge) => boolean = (edge) => edge.closed,
+  taken: ReadonlySet<number> = NOTHING,
 ): Realisation {
   const start = graph.laneIndex.get(thread.from) ?? -1;
-  const result = searchPath(asPatched(graph, conducts), start, waypointsOf(graph, thread));
-  const path = result.hops.flatMap((hop) => (hop.kind === 'edge' ? [hop.edge] : []));
+  const waypoints = withoutTaken(waypointsOf(graph, thread), taken);
+  // An input thread ends at the DAW: it does not run on through a track and out again.
+  const result = searchPath(graph, (edge) => edge.track === undefined && conducts(edge), start, waypoints);
+  const { path } = result;
   const base = { thread, start, path, stations: stationsOn(graph, path) };
   if (result.found) return { ...base, complete: true };
   return { ...base, complete: false, stopsAt: result.stopsAt, missing: result.missing };
+}
+
+/**
+ * How all threads of a scene run. Threads of one source end at different DAW inputs, the first of the list
+ * at the nearest.
+ */
+export function realiseAll(graph: SignalGraph, threads: readonly Thread[]): readonly Realisation[] {
+  const sources = new Map<LaneId, number>();
+  for (const { from } of threads) sources.set(from, (sources.get(from) ?? 0) + 1);
+  const endsOf = new Map<LaneId, Set<number>>();
+  return threads.map((thread) => {
+    if (sources.get(thread.from) === 1) return realise(graph, thread);
+    const taken = endsOf.get(thread.from) ?? new Set<number>();
+    endsOf.set(thread.from, taken);
+    const realisation = realise(graph, thread, undefined, taken);
+    const end = realisation.path.at(-1)?.to;
+    if (realisation.complete && end !== undefined) taken.add(end);
+    return realisation;
+  });
 }
 
 /** The first station of a role on a realised path. */

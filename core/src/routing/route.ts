@@ -1,17 +1,19 @@
-import { compile } from '../graph/compile';
-import type { SignalGraph } from '../graph/signalGraph';
-import type { CordId, ThreadId } from '../rig/ids';
+import type { ThreadId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { Cord, Scene, Session, Thread } from '../session/sessionSchema';
-import { threadsIn } from '../session/sessionSchema';
-import type { CarriedSettings } from './carrySettings';
 import { carrySettings } from './carrySettings';
-import type { Obstacle } from './diagnose';
+import type { Inquiry, Obstacle } from './diagnose';
 import { diagnose } from './diagnose';
-import { realise } from './realise';
-import { routeThread } from './routeThread';
-import type { Hop } from './searchPath';
-import { surroundingsOf } from './surroundings';
+import type { NewSettings, ThreadWay } from './patch';
+import { cordsOf, crosspointSettings } from './patch';
+import type { Prepared } from './prepare';
+import { prepare } from './prepare';
+import type { Board } from './solve/board';
+import type { Cancelled } from './solve/negotiate';
+import type { RouteMode } from './solve/solve';
+import { solve } from './solve/solve';
+import type { Way } from './solve/way';
+import { handHeldJacks } from './withoutHandCords';
 
 export type ThreadOutcome =
   | { readonly thread: ThreadId; readonly routed: true; readonly cost: number; readonly kept: boolean }
@@ -20,86 +22,125 @@ export type ThreadOutcome =
 export interface Routing {
   /** All cords of the scene after routing. */
   readonly cords: readonly Cord[];
-  /** Settings that move with a thread to another preamp channel. */
-  readonly settings: CarriedSettings;
+  /** Crosspoints to close or let go, and settings that move with a thread to another preamp channel. */
+  readonly settings: NewSettings;
+  /** By thread, in the order of the input list: those that were asked for, and those that had to move. */
   readonly outcomes: readonly ThreadOutcome[];
+  /** Points of all threads together. */
+  readonly cost: number;
 }
 
-const within = (scene: Scene, cords: readonly Cord[], settings: CarriedSettings): Scene => ({
-  ...scene,
-  cords: [...cords],
-  settings: Object.fromEntries(
-    Object.entries({ ...scene.settings, ...settings }).filter(([, value]) => value !== null),
-  ) as Scene['settings'],
-});
-
-/** A cord id nobody in the scene has yet, from the thread it serves. */
-function freeCordId(thread: Thread, cords: readonly Cord[]): CordId {
-  const taken = new Set<string>(cords.map((cord) => cord.id));
-  for (let n = 1; ; n++) {
-    const id = `${thread.id.slice(0, 56)}-c${n}`;
-    if (!taken.has(id)) return id as CordId;
-  }
+export interface RouteOptions {
+  /** Routes just these threads; without it, all that are active in the scene. */
+  readonly only?: readonly ThreadId[];
+  readonly mode?: RouteMode;
 }
 
-/** The cords of the new way; one that is where it was before keeps its id and stays plugged. */
-function cordsFor(
-  thread: Thread,
-  hops: readonly Hop[],
-  before: readonly Cord[],
-  others: readonly Cord[],
-  graph: SignalGraph,
-): readonly Cord[] {
-  const made: Cord[] = [];
-  for (const hop of hops) {
-    if (hop.kind !== 'cord') continue;
-    const from = graph.lanes[hop.from]?.id;
-    const to = graph.lanes[hop.to]?.id;
-    if (from === undefined || to === undefined) continue;
-    const same = before.find((cord) => cord.from === from && cord.to === to);
-    const id = freeCordId(thread, [...others, ...before, ...made]);
-    made.push(same ?? { id, from, to, stock: hop.stock, thread: thread.id, plugged: false });
-  }
-  return made;
+const sameWay = (a: Way | undefined, b: Way): boolean =>
+  a !== undefined &&
+  a.steps.length === b.steps.length &&
+  a.steps.every((step, i) => step.from === b.steps[i]?.from && step.to === b.steps[i]?.to);
+
+/** Which thread has which way on a board. */
+function waysOn(board: Board): ReadonlyMap<ThreadId, Way> {
+  const ways = new Map<ThreadId, Way>();
+  board.items.forEach(({ demands }, item) => {
+    demands.forEach(({ thread }, side) => {
+      const way = board.ways(item)?.[side];
+      if (way !== undefined) ways.set(thread, way);
+    });
+  });
+  return ways;
+}
+
+/** Threads whose way is the one they had. */
+function keptThreads({ items, standing }: Prepared, ways: ReadonlyMap<ThreadId, Way>): ReadonlySet<ThreadId> {
+  const kept = items.flatMap(({ demands }, item) =>
+    demands.flatMap(({ thread }, side) => {
+      const way = ways.get(thread);
+      return way !== undefined && sameWay(standing[item]?.[side], way) ? [thread] : [];
+    }),
+  );
+  return new Set(kept);
+}
+
+interface Solved {
+  readonly prepared: Prepared;
+  readonly board: Board;
+  readonly ways: ReadonlyMap<ThreadId, Way>;
+  readonly kept: ReadonlySet<ThreadId>;
+}
+
+function outcomesOf(
+  { prepared, board, ways, kept }: Solved,
+  wanted: (id: ThreadId) => boolean,
+  withoutHandCords: (thread: Thread) => ReturnType<Inquiry['withoutHandCords']>,
+): readonly ThreadOutcome[] {
+  const { threads, items } = prepared;
+  return threads.flatMap((thread): ThreadOutcome[] => {
+    const { id } = thread;
+    const way = ways.get(id);
+    if (way !== undefined && (wanted(id) || !kept.has(id)))
+      return [{ thread: id, routed: true, cost: way.cost, kept: kept.has(id) }];
+    const item = items.find(({ demands }) => demands.some((each) => each.thread === id));
+    const demand = item?.demands.find((each) => each.thread === id);
+    if (way !== undefined || item === undefined || demand === undefined || !wanted(id)) return [];
+    const obstacle = diagnose({
+      ...{ board, threads, thread, demand, ways },
+      width: item.demands.length,
+      withoutHandCords: () => withoutHandCords(thread),
+    });
+    return [{ thread: id, routed: false, obstacle }];
+  });
 }
 
 /**
- * Realises threads of a scene as cords. Threads that already run complete stay as they are; the rest
- * are routed one after another by their number, each by its cheapest way around the others.
- * @param only routes just these threads; without it, all that are active in the scene.
+ * Realises the threads of a scene together, as cords and crosspoints. Deterministic for equal input. Pins
+ * are never moved; a place marked faulty is never used. What cannot be routed is explained.
+ * @param cancelled asked between searches; true gives up, and the answer is undefined.
  */
-export function route(rig: Rig, session: Session, scene: Scene, only?: readonly ThreadId[]): Routing {
-  const active = threadsIn(session, scene);
-  const wanted = active.filter((thread) => only?.includes(thread.id) ?? true);
-  let cords: readonly Cord[] = scene.cords;
-  let settings: CarriedSettings = {};
-  const outcomes: ThreadOutcome[] = [];
-  for (const thread of wanted) {
-    const now = compile(rig, session, within(scene, cords, settings));
-    const before = realise(now, thread);
-    if (before.complete) {
-      outcomes.push({ thread: thread.id, routed: true, cost: 0, kept: true });
-      continue;
-    }
-    const own = cords.filter((cord) => cord.thread === thread.id);
-    const others = cords.filter((cord) => cord.thread !== thread.id);
-    const surroundings = surroundingsOf(rig, session, within(scene, cords, settings), thread);
-    const { graph } = surroundings;
-    const result = routeThread(surroundings, thread);
-    if (!result.found) {
-      outcomes.push({
-        thread: thread.id,
-        routed: false,
-        obstacle: diagnose(surroundings, thread, result),
-      });
-      continue;
-    }
-    cords = [...others, ...cordsFor(thread, result.hops, own, others, graph)];
-    settings = {
-      ...settings,
-      ...carrySettings(rig, within(scene, cords, settings), before.stations, result.hops, graph),
-    };
-    outcomes.push({ thread: thread.id, routed: true, cost: result.cost, kept: false });
-  }
-  return { cords, settings, outcomes };
+export function routeUnless(
+  cancelled: Cancelled,
+  rig: Rig,
+  session: Session,
+  scene: Scene,
+  { only, mode = 'missing' }: RouteOptions = {},
+): Routing | undefined {
+  const prepared = prepare(rig, session, scene, only);
+  const { threads, space, items, standing, makeBoard } = prepared;
+  const isWanted = (id: ThreadId): boolean => only?.includes(id) ?? true;
+  const wanted = [...items.keys()].filter((i) => items[i]?.demands.some(({ thread }) => isWanted(thread)));
+  const board = solve({ makeBoard, standing, wanted, mode, cancelled });
+  if (board === undefined) return undefined;
+
+  const ways = waysOn(board);
+  const kept = keptThreads(prepared, ways);
+  const ordered = threads.flatMap(({ id }): ThreadWay[] => {
+    const way = ways.get(id);
+    return way === undefined ? [] : [{ thread: id, way }];
+  });
+  const moved = ordered
+    .filter(({ thread }) => !kept.has(thread))
+    .map(({ thread, way }) => ({ stationsBefore: prepared.runningOf(thread)?.stations ?? [], way }));
+  const ours = new Set(space.ownCords.map(({ id }) => id));
+  const others = scene.cords.filter(({ id }) => !ours.has(id));
+  const before = standing.flat().filter((way): way is Way => way !== undefined);
+  return {
+    cords: [...others, ...cordsOf(space, ordered, others)],
+    settings: {
+      ...carrySettings(rig, scene, space.graph, moved),
+      ...crosspointSettings(space, before, [...ways.values()]),
+    },
+    outcomes: outcomesOf({ prepared, board, ways, kept }, isWanted, (thread) =>
+      handHeldJacks(rig, session, scene, thread),
+    ),
+    cost: board.total(),
+  };
+}
+
+/** `routeUnless` that nobody cancels. */
+export function route(rig: Rig, session: Session, scene: Scene, options?: RouteOptions): Routing {
+  const routing = routeUnless(() => false, rig, session, scene, options);
+  if (routing === undefined) throw new Error('a routing that nobody cancels comes to its end');
+  return routing;
 }

@@ -1,22 +1,16 @@
-import type { Edge } from '../graph/signalGraph';
-import type { StockId } from '../rig/ids';
+import type { Edge, SignalGraph } from '../graph/signalGraph';
 import { MEDIA } from '../rig/medium';
 import type { Medium } from '../rig/medium';
 import { MinHeap } from './minHeap';
 import { NONE, SearchLedger } from './searchLedger';
-import type { SearchSpace } from './searchSpace';
 import type { Waypoint } from './waypoints';
 
-export type Hop =
-  | { readonly kind: 'edge'; readonly edge: Edge }
-  | { readonly kind: 'cord'; readonly from: number; readonly to: number; readonly stock: StockId };
-
 export type SearchResult =
-  | { readonly found: true; readonly hops: readonly Hop[]; readonly cost: number }
+  | { readonly found: true; readonly path: readonly Edge[] }
   | {
       readonly found: false;
       /** The way to the furthest place reached. */
-      readonly hops: readonly Hop[];
+      readonly path: readonly Edge[];
       readonly stopsAt: number;
       /** The last waypoint passed on the way there, or the start. */
       readonly lastPassed: number;
@@ -31,21 +25,20 @@ const ANY = MEDIUM_NUMBER.get('any') ?? 0;
 const ledger = new SearchLedger();
 
 /**
- * One run of the path search. A state is (waypoints passed, what kind of signal, lane or hub), packed
- * into an integer; hubs are numbered after the lanes.
+ * One run of the path search. A state is (waypoints passed, what kind of signal, lane), packed into
+ * an integer.
  */
 class Search {
-  private readonly laneCount: number;
   private readonly width: number;
   private readonly layerSize: number;
   private readonly heap = new MinHeap();
 
   constructor(
-    private readonly space: SearchSpace,
+    private readonly graph: SignalGraph,
+    private readonly conducts: (edge: Edge) => boolean,
     private readonly waypoints: readonly Waypoint[],
   ) {
-    this.laneCount = space.graph.lanes.length;
-    this.width = this.laneCount + space.hubs.length;
+    this.width = graph.lanes.length;
     this.layerSize = this.width * MEDIUM_COUNT;
     ledger.begin(this.layerSize * (waypoints.length + 1));
   }
@@ -57,14 +50,10 @@ class Search {
       const { state, cost: total } = this.heap.pop();
       if (total > ledger.cost(state)) continue;
       const layer = this.layerOf(state);
-      if (layer === this.waypoints.length) return { found: true, hops: this.hopsTo(state), cost: total };
-      const place = state % this.width;
-      if (place >= this.laneCount) this.leaveHub(place - this.laneCount, state, total);
-      else {
-        // States come out cheapest first, so the last one of the highest layer is the furthest end.
-        if (furthest === NONE || layer >= this.layerOf(furthest)) furthest = state;
-        this.leaveLane(place, state, total);
-      }
+      if (layer === this.waypoints.length) return { found: true, path: this.pathTo(state) };
+      // States come out cheapest first, so the last one of the highest layer is the furthest end.
+      if (furthest === NONE || layer >= this.layerOf(furthest)) furthest = state;
+      this.leave(state % this.width, state, total);
     }
     return this.failure(start, furthest);
   }
@@ -75,7 +64,7 @@ class Search {
     const stopsAt = furthest === NONE ? start : furthest % this.width;
     return {
       found: false,
-      hops: this.hopsTo(furthest),
+      path: this.pathTo(furthest),
       stopsAt,
       lastPassed: this.lastPassed(start, furthest),
       missing,
@@ -93,27 +82,16 @@ class Search {
     }
   }
 
-  private leaveLane(lane: number, state: number, total: number): void {
-    const { graph, hubs, hubsFrom, plugCost, edgeCost } = this.space;
+  private leave(lane: number, state: number, total: number): void {
+    const { outgoing, edges } = this.graph;
     const layer = this.layerOf(state);
     const signal = this.signalOf(state);
-    const end = graph.outgoing.start[lane + 1] ?? 0;
-    for (let i = graph.outgoing.start[lane] ?? 0; i < end; i++) {
-      const edge = graph.edges[graph.outgoing.edge[i] ?? NONE];
-      if (edge === undefined || !this.mayPass(edge, layer)) continue;
-      this.arrive(edge.to, this.signalAfter(edge, signal), layer, total + edgeCost(edge), state, edge.index);
+    const end = outgoing.start[lane + 1] ?? 0;
+    for (let i = outgoing.start[lane] ?? 0; i < end; i++) {
+      const edge = edges[outgoing.edge[i] ?? NONE];
+      if (edge === undefined || !this.conducts(edge) || !this.mayPass(edge, layer)) continue;
+      this.arrive(edge.to, this.signalAfter(edge, signal), layer, total + 1, state, edge.index);
     }
-    for (const hub of hubsFrom(lane)) {
-      const plugged = total + plugCost(lane) + (hubs[hub]?.costPerCord ?? Infinity);
-      this.relax(this.pack(layer, signal, this.laneCount + hub), plugged, state, NONE);
-    }
-  }
-
-  private leaveHub(hub: number, state: number, total: number): void {
-    const layer = this.layerOf(state);
-    const signal = this.signalOf(state);
-    for (const lane of this.space.hubs[hub]?.inputs ?? [])
-      this.arrive(lane, signal, layer, total + this.space.plugCost(lane), state, NONE);
   }
 
   /** Enters a lane where the signal suits it, and passes the next waypoint where the lane is one. */
@@ -132,7 +110,7 @@ class Search {
 
   /** A processor changes the sound, so it is passed only where it is asked for next. */
   private mayPass(edge: Edge, layer: number): boolean {
-    const { graph } = this.space;
+    const { graph } = this;
     const station = graph.stations[graph.stationEndingAt[edge.to] ?? NONE];
     if (station?.in !== edge.from || station.role !== 'processor') return true;
     return this.waypoints[layer]?.lanes.has(edge.to) === true;
@@ -144,27 +122,17 @@ class Search {
     return edge.passive || own === ANY ? signal : own;
   }
 
-  private hopsTo(end: number): readonly Hop[] {
-    const hops: Hop[] = [];
+  private pathTo(end: number): readonly Edge[] {
+    const path: Edge[] = [];
     for (let state = end; state !== NONE; state = ledger.from(state)) {
-      const hop = this.lastHop(state);
-      if (hop !== undefined) hops.push(hop);
+      const edge = this.graph.edges[ledger.by(state)];
+      if (edge !== undefined) path.push(edge);
     }
-    return hops.reverse();
-  }
-
-  private lastHop(state: number): Hop | undefined {
-    const edge = this.space.graph.edges[ledger.by(state)];
-    if (edge !== undefined) return { kind: 'edge', edge };
-    const before = ledger.from(state);
-    const hub = before === NONE ? undefined : this.space.hubs[(before % this.width) - this.laneCount];
-    if (hub === undefined) return undefined;
-    const from = ledger.from(before) % this.width;
-    return { kind: 'cord', from, to: state % this.width, stock: hub.stock };
+    return path.reverse();
   }
 
   private mediumAt(lane: number): number {
-    return MEDIUM_NUMBER.get(this.space.graph.lanes[lane]?.medium ?? 'any') ?? ANY;
+    return MEDIUM_NUMBER.get(this.graph.lanes[lane]?.medium ?? 'any') ?? ANY;
   }
 
   private pack(layer: number, signal: number, place: number): number {
@@ -181,14 +149,19 @@ class Search {
 }
 
 /**
- * Cheapest way from a lane past all waypoints in order (Dijkstra). The kind of signal is part of the
- * state because copper takes anything while the input at its far end does not. Deterministic for
- * equal input: equal costs are settled in state order.
+ * Shortest way from a lane past all waypoints in order over the edges that conduct (Dijkstra). The kind of
+ * signal is part of the state because copper takes anything while the input at its far end does not.
+ * Deterministic for equal input: equal lengths are settled in state order.
  */
-export function searchPath(space: SearchSpace, start: number, waypoints: readonly Waypoint[]): SearchResult {
+export function searchPath(
+  graph: SignalGraph,
+  conducts: (edge: Edge) => boolean,
+  start: number,
+  waypoints: readonly Waypoint[],
+): SearchResult {
   const [missing] = waypoints;
   // The rig may have lost the source; from nowhere nothing is reached.
   if (start < 0 && missing !== undefined)
-    return { found: false, hops: [], stopsAt: start, lastPassed: start, missing };
-  return new Search(space, waypoints).run(start);
+    return { found: false, path: [], stopsAt: start, lastPassed: start, missing };
+  return new Search(graph, conducts, waypoints).run(start);
 }

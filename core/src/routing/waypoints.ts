@@ -1,11 +1,16 @@
 import type { PinRole, StationRole } from '../rig/deviceModel';
 import type { SignalGraph } from '../graph/signalGraph';
-import type { StationId } from '../rig/ids';
+import type { LaneId, StationId } from '../rig/ids';
 import type { Thread } from '../session/sessionSchema';
 
-/** A place a thread must pass: any one of these lanes, each the far side of a station. */
+/** What a thread passes: a station of a role, or the input a feed ends at. */
+export type PlaceRole = StationRole | 'input';
+
+/** A place a thread must pass: any one of these lanes, each the far side of a station or the end of a feed. */
 export interface Waypoint {
-  readonly role: StationRole;
+  readonly role: PlaceRole;
+  /** The input a feed ends at. */
+  readonly lane?: LaneId;
   /** The one station asked for; undefined where any of the role will do. */
   readonly station?: StationId;
   readonly lanes: ReadonlySet<number>;
@@ -30,7 +35,16 @@ function any(graph: SignalGraph, role: StationRole): Waypoint {
   return made;
 }
 
-/** What an input passes, in order: its pins, its inserts between preamp and converter, and a DAW input. */
+/** Where a thread ends: a DAW input, or the input it feeds. */
+function endOf(graph: SignalGraph, { pins, purpose, to }: Thread): Waypoint {
+  if (purpose === 'feed' && to !== undefined) {
+    const lane = graph.laneIndex.get(to);
+    return { role: 'input', lane: to, lanes: new Set(lane === undefined ? [] : [lane]) };
+  }
+  return pins['daw-input'] === undefined ? any(graph, 'daw-input') : one(graph, 'daw-input', pins['daw-input']);
+}
+
+/** What a thread passes, in order: its pins, its inserts between preamp and converter, and its end. */
 export function waypointsOf(graph: SignalGraph, thread: Thread): readonly Waypoint[] {
   const { pins } = thread;
   const pinned = (role: PinRole): readonly Waypoint[] =>
@@ -40,6 +54,6 @@ export function waypointsOf(graph: SignalGraph, thread: Thread): readonly Waypoi
     ...pinned('preamp'),
     ...thread.inserts.map((id) => one(graph, 'processor', id)),
     ...pinned('converter'),
-    pins['daw-input'] === undefined ? any(graph, 'daw-input') : one(graph, 'daw-input', pins['daw-input']),
+    endOf(graph, thread),
   ];
 }

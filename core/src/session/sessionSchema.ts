@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { STATION_ROLES } from '../rig/deviceModel';
 import {
+  adaptorIdSchema,
   cordIdSchema,
   deviceIdSchema,
   laneIdSchema,
@@ -14,6 +15,7 @@ import { nameSchema } from '../rig/rigSchema';
 import { settingKeySchema } from '../rig/settings';
 import { PAN_LAWS_DB } from '../units/panLaw';
 import { FIRST_PROFILE, hostProfileSchema } from './daw/hostProfile';
+import { PREFERENCE_ORDER, preferenceOrderSchema } from './preferences';
 import { busSchema, trackSchema } from './daw/trackSchema';
 
 const text = z.string().max(200, 'at most 200 characters');
@@ -26,16 +28,32 @@ export const pinsSchema = z.strictObject(
   >,
 );
 
+/**
+ * input: a source to a DAW input. insert: a DAW output through outboard and back to a DAW input. feed: any
+ * output to one named input.
+ */
+export const PURPOSES = ['input', 'insert', 'feed'] as const;
+export type Purpose = (typeof PURPOSES)[number];
+
+/** A thread is at most as wide as a DB-25 or an optical link. */
+export const MOST_WIDE = 8;
+
 export const threadSchema = z.strictObject({
   id: threadIdSchema,
   /** The line of the input list. */
   number: z.number().int('a whole number').min(1, 'numbers start at 1').max(9999),
-  purpose: z.literal('input'),
+  purpose: z.enum(PURPOSES),
   performer: text,
   /** What sounds: "Voice", "Harp". */
   source: text,
-  /** The output lane the thread starts from: a microphone. */
+  /** The output lane the thread starts from: a microphone, an instrument, a DAW output. */
   from: laneIdSchema,
+  /** Where a feed ends. Inputs and inserts end at the DAW. */
+  to: laneIdSchema.optional(),
+  /** Part of a wider thread: side `place` of the one that `lead` is the first of. Sides sit on adjacent DAW inputs. */
+  link: z
+    .strictObject({ lead: threadIdSchema, place: z.number().int().min(2).max(MOST_WIDE) })
+    .optional(),
   /** Expected sound level at the microphone, and crest factor of the source. */
   levelDbSpl: z
     .number()
@@ -60,6 +78,9 @@ export const cordSchema = z.strictObject({
   from: laneIdSchema,
   to: laneIdSchema,
   stock: stockIdSchema,
+  /** Adaptors on its two plugs, where the jacks need another connector. */
+  fromAdaptor: adaptorIdSchema.optional(),
+  toAdaptor: adaptorIdSchema.optional(),
   /** The thread the router plugged it for; a cord a person planned by hand has none. */
   thread: threadIdSchema.optional(),
   /** Ticked off at the bay. */
@@ -95,6 +116,8 @@ export const sessionSchema = z.strictObject({
   threads: z.array(threadSchema),
   scenes: z.array(sceneSchema).min(1, 'a session has at least one scene'),
   waivers: z.array(waiverSchema),
+  /** What the router prefers, first things first. */
+  routing: preferenceOrderSchema.default([...PREFERENCE_ORDER]),
   /** The DAW host that plays and records the tracks. */
   host: deviceIdSchema.optional(),
   hostProfile: hostProfileSchema.default(FIRST_PROFILE),

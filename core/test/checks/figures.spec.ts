@@ -147,17 +147,24 @@ describe('48 V at a console whose channel listens to its line input', () => {
 });
 
 describe('unit-used-twice', () => {
+  /** Two microphones soldered onto one line, and one thread from each. */
+  const joined = (second: string): Parts => ({
+    ...WORKED_LADDER,
+    devices: [...WORKED_LADDER.devices!, { id: 'mic-2', type: 'microphone', params: { principle: 'dynamic', sensitivityMvPerPa: 2 } }],
+    wires: [...WORKED_LADDER.wires!, ['mic-2/out/1', 'preamp/mic-1/1']],
+    threads: ['mic/out/1', second].map((from) => ({ from, inserts: ['opto/channel-a'] })),
+  });
+
   it('makes one finding of two threads on one and the same path', () => {
-    const twice: Parts = { ...WORKED_LADDER, threads: [{ from: 'mic/out/1' }, { from: 'mic/out/1' }] };
-    const through = {
-      ...twice,
-      threads: twice.threads!.map((each) => ({ ...each, inserts: ['opto/channel-a'] })),
-    };
-    const findings = unitUsedTwice.run(contextOf(studioOf(through)));
+    const findings = unitUsedTwice.run(contextOf(studioOf(joined('mic-2/out/1'))));
     expect(findings).toHaveLength(1);
-    expect(said(findings[0]!, through)).toMatch(
+    expect(said(findings[0]!, joined('mic-2/out/1'))).toMatch(
       /^Preamp 1, Opto, Converter in 1, Daw input 1 serve 2 threads at once: 1 Source 1 and 2 Source 2\./,
     );
+  });
+
+  it('is quiet where two threads share the signal of one source', () => {
+    expect(unitUsedTwice.run(contextOf(studioOf(joined('mic/out/1'))))).toEqual([]);
   });
 });
 

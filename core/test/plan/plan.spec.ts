@@ -110,7 +110,11 @@ describe('changing a thread', () => {
   });
 
   it('keeps a pin that cannot be met, and says so', () => {
-    const held = row(edited(pin('line-1', 'preamp', 'preamp/channel-4', null)), 'line-1');
+    // Both lines are pinned to one preamp: no routing can meet that.
+    const id = 'line-1' as Thread['id'];
+    const first = edited(pin('line-4', 'preamp', 'preamp/channel-4', null));
+    const second = changeThreadEdits(first, SALTGLASS_PLACE, id, 'pins.preamp', 'preamp/channel-4', null);
+    const held = row(edited(second, first), 'line-1');
     expect(held.cells.preamp).toMatchObject({ name: 'Mic preamp 4', pinned: true, passed: false });
     expect(held.status).toBe('broken');
   });

@@ -1,4 +1,4 @@
-import type { LaneId } from '../../rig/ids';
+import type { LaneId, ThreadId } from '../../rig/ids';
 import type { CheckContext, PlannedThread } from '../context';
 import type { Finding } from '../finding';
 import type { ProposedCord } from '../findingDetail';
@@ -6,22 +6,31 @@ import { route } from '../../routing/route';
 import type { Obstacle } from '../../routing/diagnose';
 import type { Rule } from '../rule';
 
-/** The nearest free way: the cords the router would plug, or what stands against it. */
-function nearestWay(
+/** The nearest free way of each: the cords the router would plug, or what stands against it. */
+function nearestWays(
   { rig, session, scene }: CheckContext,
-  planned: PlannedThread,
-): readonly ProposedCord[] | Obstacle {
-  const { cords, outcomes } = route(rig, session, scene, [planned.thread.id]);
-  const outcome = outcomes[0];
-  if (outcome?.routed === false) return outcome.obstacle;
-  return cords.filter((cord) => cord.thread === planned.thread.id).map(({ from, to }) => ({ from, to }));
+  incomplete: readonly PlannedThread[],
+): ReadonlyMap<ThreadId, readonly ProposedCord[] | Obstacle> {
+  const only = incomplete.map(({ thread }) => thread.id);
+  const { cords, outcomes } = route(rig, session, scene, { only, mode: 'stay' });
+  return new Map(
+    outcomes.map((outcome): [ThreadId, readonly ProposedCord[] | Obstacle] => {
+      if (!outcome.routed) return [outcome.thread, outcome.obstacle];
+      const own = cords.filter(({ thread }) => thread === outcome.thread);
+      return [outcome.thread, own.map(({ from, to }) => ({ from, to }))];
+    }),
+  );
 }
 
 function run(context: CheckContext): readonly Finding[] {
-  return context.threads.flatMap((planned): Finding[] => {
-    const { thread, complete, stopsAt, missing } = planned;
-    // Where the rig has lost what the thread asks for, `gone-from-rig` says so.
-    if (complete || stopsAt === undefined || missing === undefined || context.gone.has(thread.id)) return [];
+  // Where the rig has lost what the thread asks for, `gone-from-rig` says so.
+  const incomplete = context.threads.filter(({ complete, thread }) => !complete && !context.gone.has(thread.id));
+  if (incomplete.length === 0) return [];
+  const ways = nearestWays(context, incomplete);
+  return incomplete.flatMap((planned): Finding[] => {
+    const { thread, stopsAt, missing } = planned;
+    const way = ways.get(thread.id);
+    if (stopsAt === undefined || missing === undefined || way === undefined) return [];
     const lane = (index: number): LaneId => context.graph.lanes[index]?.id ?? thread.from;
     return [
       {
@@ -34,7 +43,8 @@ function run(context: CheckContext): readonly Finding[] {
           stopsAt: lane(stopsAt),
           role: missing.role,
           ...(missing.station !== undefined && { station: missing.station }),
-          way: nearestWay(context, planned),
+          ...(missing.lane !== undefined && { lane: missing.lane }),
+          way,
         },
       },
     ];
@@ -48,6 +58,6 @@ export const threadIncomplete: Rule = {
   stage: 'track',
   why: 'A leg without a realisation is a silent track, usually found when the artist is already playing.',
   limits:
-    'The way proposed is the cheapest for this thread alone; it leaves all other threads where they are.',
+    'The way proposed leaves all threads that run where they are; routing may move them.',
   run,
 };

@@ -5,16 +5,27 @@ import type { CheckContext, PlannedThread } from '../context';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
-/** The threads that want each station: by running through it, by an insert, or by a pin. */
+/** The way to a station: threads that come to it over the same edges from one source carry one signal. */
+const wayTo = ({ start, path }: PlannedThread, station: GraphStation): string => {
+  const end = path.findIndex(({ to }) => to === station.out);
+  return [start, ...path.slice(0, end + 1).map(({ index }) => index)].join(' ');
+};
+
+/** The threads that want each station, by running through it, by an insert, or by a pin; one of each signal. */
 function wanted({ threads }: CheckContext): ReadonlyMap<StationId, ReadonlySet<PlannedThread>> {
-  const users = new Map<StationId, Set<PlannedThread>>();
+  const users = new Map<StationId, Map<string, PlannedThread>>();
   for (const planned of threads) {
-    const passed = planned.complete ? planned.stations.map((station: GraphStation) => station.id) : [];
+    const signalAt = new Map(planned.stations.map((station) => [station.id, wayTo(planned, station)]));
+    const passed = planned.complete ? [...signalAt.keys()] : [];
     const pinned = STATION_ROLES.flatMap((role) => planned.thread.pins[role] ?? []);
-    for (const id of [...passed, ...planned.thread.inserts, ...pinned])
-      users.set(id, (users.get(id) ?? new Set()).add(planned));
+    for (const id of [...passed, ...planned.thread.inserts, ...pinned]) {
+      const signals = users.get(id) ?? new Map<string, PlannedThread>();
+      users.set(id, signals);
+      const signal = signalAt.get(id) ?? planned.thread.id;
+      if (!signals.has(signal)) signals.set(signal, planned);
+    }
   }
-  return users;
+  return new Map([...users].map(([id, signals]) => [id, new Set(signals.values())]));
 }
 
 /** Stations shared by the same threads have one cause, so they make one finding. */

@@ -1,5 +1,5 @@
 import type * as z from 'zod';
-import type { DeviceModel } from '../deviceModel';
+import type { Choosable, DeviceModel } from '../deviceModel';
 import type { ReadSetting, SettingSpec } from '../settings';
 
 /**
@@ -13,6 +13,8 @@ export interface DeviceType {
   readonly what: string;
   readonly params: z.ZodType<Record<string, unknown>>;
   settings(params: unknown): readonly SettingSpec[];
+  /** Every route that some position of a knob would close: what the router may choose from. */
+  choosables(params: unknown): readonly Choosable[];
   build(params: unknown, read: ReadSetting): DeviceModel;
 }
 
@@ -22,6 +24,7 @@ interface TypedDeviceType<P extends Record<string, unknown>> {
   readonly what: string;
   readonly params: z.ZodType<P>;
   settings?(params: P): readonly SettingSpec[];
+  choosables?(params: P): readonly Choosable[];
   build(params: P, read: ReadSetting): DeviceModel;
 }
 
@@ -33,6 +36,7 @@ export function deviceType<P extends Record<string, unknown>>(typed: TypedDevice
     what: typed.what,
     params: typed.params,
     settings: (params) => typed.settings?.(params as P) ?? [],
+    choosables: (params) => typed.choosables?.(params as P) ?? [],
     build: (params, read) => typed.build(params as P, read),
   };
 }

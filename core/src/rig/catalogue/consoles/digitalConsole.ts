@@ -2,7 +2,7 @@ import * as z from 'zod';
 import type { DeviceModel, Port, Station } from '../../deviceModel';
 import { deviceType } from '../deviceType';
 import { conversionParams, adcRoute, dacRoute, referenceKnobs } from '../digital/conversion';
-import { crossbarKnob, crossbarRoutes } from '../digital/crossbar';
+import { crossbarChoosables, crossbarKnob, crossbarRoutes } from '../digital/crossbar';
 import { linkPorts } from '../digital/digitalPreamp';
 import { micInput, PREAMP_KNOBS, preampKnobs, preampParams, preampRoute } from '../outboard/preampStage';
 import { channelCount, countTo, numbersTo } from '../params';
@@ -109,6 +109,7 @@ export const digitalConsole = deviceType({
     ...deskChannelKnobs(p),
     ...busKnobs(p),
   ],
+  choosables: (p) => deskCrossbars(p).flatMap(crossbarChoosables),
   build: (p, read): DeviceModel => ({
     ports: ports(p),
     routes: [

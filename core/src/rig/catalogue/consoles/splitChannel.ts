@@ -1,4 +1,4 @@
-import type { Port, Route } from '../../deviceModel';
+import type { Choosable, Port, Route } from '../../deviceModel';
 import type { ReadSetting, SettingSpec } from '../../settings';
 import { FADER_RANGE, gainKnob, onOff, selector, TRIM_RANGE } from '../knobs';
 import { micInput, preampRoute } from '../outboard/preampStage';
@@ -62,6 +62,15 @@ function inputRoutes(p: SplitParams, n: number, read: ReadSetting): readonly Rou
     }),
   ];
 }
+
+/** What the channels can listen to. */
+export const channelChoosables = ({ channels }: SplitParams): readonly Choosable[] =>
+  numbersTo(channels).flatMap((n) =>
+    INPUTS.flatMap((source, i) =>
+      // The tape input shares the line trim and has its connector in the monitor section.
+      [{ setting: 'channelInput', channel: n, value: i + 1, from: laneAt(`${source}-${n}`), to: laneAt('channel', n) }],
+    ),
+  );
 
 /** Insert and equaliser, in the order the switch says. */
 function stageRoutes(n: number, read: ReadSetting): readonly Route[] {

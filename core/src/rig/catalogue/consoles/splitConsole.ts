@@ -6,7 +6,7 @@ import { PREAMP_KNOBS, preampKnobs, preampParams } from '../outboard/preampStage
 import { channelCount, countTo, impedanceOhm, levelDbu, numbersTo } from '../params';
 import { laneAt } from '../routeKinds';
 import { centreKnobs, centrePorts, centreRoutes } from './splitCentre';
-import { channelKnobs, channelPorts, channelRoutes } from './splitChannel';
+import { channelChoosables, channelKnobs, channelPorts, channelRoutes } from './splitChannel';
 import { monitorKnobs, monitorPorts, monitorRoutes } from './splitMonitor';
 
 const params = z.strictObject({
@@ -64,6 +64,7 @@ export const splitConsole = deviceType({
   what: 'Input channels and monitor paths side by side, with inserts, groups, auxes, a mix bus and a centre section.',
   params,
   settings,
+  choosables: channelChoosables,
   build(p, read): DeviceModel {
     const built = routes(p, read);
     return {

@@ -8,7 +8,7 @@ import { codedPort, insideLanes } from '../portKinds';
 import { laneAt } from '../routeKinds';
 import { adcRoute, conversionParams, dacRoute, referenceKnobs } from './conversion';
 import type { Crossbar, Tap } from './crossbar';
-import { crossbarKnob, crossbarRoutes } from './crossbar';
+import { crossbarChoosables, crossbarKnob, crossbarRoutes } from './crossbar';
 import { linkLane, linkPorts } from './digitalPreamp';
 import { lineLane, linePorts } from './lineBlocks';
 import type { MonitorMix } from './monitorMix';
@@ -160,6 +160,7 @@ export const audioInterface = deviceType({
     ...crossbars(p).map(crossbarKnob),
     ...mixesOf(p).flatMap(mixKnobs),
   ],
+  choosables: (p) => crossbars(p).flatMap(crossbarChoosables),
   build: (p, read) => ({
     ports: ports(p),
     routes: [

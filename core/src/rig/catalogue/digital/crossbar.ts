@@ -1,4 +1,4 @@
-import type { LaneKey, Route } from '../../deviceModel';
+import type { Choosable, LaneKey, Route } from '../../deviceModel';
 import type { ReadSetting, SettingSpec, SettingValue } from '../../settings';
 import { selector } from '../knobs';
 import { numbersTo } from '../params';
@@ -63,5 +63,24 @@ export function crossbarRoutes(
     const source = chosen === 0 ? undefined : sources[(chosen - 1) * block + (i % block)];
     if (source === undefined) return [];
     return [crosspoint(source.lane, destination.lane, 0, { knobs: knobsAt(channel, setting) })];
+  });
+}
+
+/** Every crosspoint a matrix has. Lanes that share a knob move together. */
+export function crossbarChoosables({
+  setting,
+  sources,
+  destinations,
+  block,
+}: Crossbar): readonly Choosable[] {
+  return destinations.flatMap((destination, i) => {
+    const fitting = sources.flatMap((source, k) => (k % block === i % block ? [{ source, k }] : []));
+    return fitting.map(({ source, k }) => ({
+      setting,
+      channel: Math.floor(i / block) + 1,
+      value: Math.floor(k / block) + 1,
+      from: source.lane,
+      to: destination.lane,
+    }));
   });
 }

@@ -1,0 +1,188 @@
+import type { RoutingSpace } from '../space/routingSpace';
+import { ClaimTable } from './claimTable';
+import type { Demand, Item } from './demand';
+import type { Terms } from './wayfinder';
+import { CLEAR, Wayfinder } from './wayfinder';
+import type { Way } from './way';
+import { knobResource, stepCost, cordValue } from './way';
+import { NONE } from '../space/routingSpace';
+
+/** What a thread without a way counts for: more than all ways together. */
+export const UNROUTED_POINTS = 1e10;
+
+/** Ways by side of an item. */
+export type ItemWays = readonly Way[];
+
+/**
+ * The state of a routing: which item has which ways, and what they claim together. Everything that
+ * changes it goes through `set`.
+ */
+export class Board {
+  readonly table: ClaimTable;
+  readonly finder: Wayfinder;
+  private readonly placed: (ItemWays | undefined)[];
+  /** Items by the lane one of their sides starts from. */
+  private readonly bySource = new Map<number, number[]>();
+
+  constructor(
+    readonly space: RoutingSpace,
+    readonly items: readonly Item[],
+  ) {
+    this.table = new ClaimTable(space);
+    this.finder = new Wayfinder(space, this.table);
+    this.placed = items.map(() => undefined);
+    items.forEach(({ demands }, index) => {
+      for (const { start } of demands) {
+        const list = this.bySource.get(start) ?? [];
+        this.bySource.set(start, [...list, index]);
+      }
+    });
+  }
+
+  ways(item: number): ItemWays | undefined {
+    return this.placed[item];
+  }
+
+  set(item: number, ways: ItemWays | undefined): void {
+    for (const way of this.placed[item] ?? []) this.table.release(way);
+    this.placed[item] = ways;
+    for (const way of ways ?? []) this.table.claim(way);
+  }
+
+  /** Keeps an item where it is: nothing may be planned against it. */
+  freeze(item: number): void {
+    for (const { resources, values } of this.placed[item] ?? [])
+      resources.forEach((resource, i) => this.table.hold(resource, values[i] ?? NONE));
+  }
+
+  /** Keeps a knob where it stands: it was set by hand. */
+  holdKnob(knob: number, value: number): void {
+    this.table.hold(knobResource(this.space, knob), value);
+  }
+
+  /** Other items with the same source. */
+  mates(item: number): readonly number[] {
+    const own = this.items[item]?.demands ?? [];
+    return own.flatMap(({ start }) => (this.bySource.get(start) ?? []).filter((other) => other !== item));
+  }
+
+  /** Claimed ways from the source of a demand, other than those of its own item. */
+  private matesOf(item: number, { start }: Demand): readonly Way[] {
+    const others = this.bySource.get(start) ?? [];
+    if (others.length < 2) return [];
+    return others
+      .filter((other) => other !== item)
+      .flatMap((other) => this.placed[other] ?? [])
+      .filter((way) => way.start === start);
+  }
+
+  /** The cheapest ways of an item that is not placed, on given terms. */
+  find(item: number, terms: Terms = CLEAR): ItemWays | undefined {
+    const it = this.items[item];
+    if (it === undefined) return undefined;
+    if (it.slots === undefined) {
+      const [demand] = it.demands;
+      const way = demand && this.finder.find(demand, terms, this.matesOf(item, demand));
+      return way && [way];
+    }
+    return this.findWide(item, it.demands, it.slots, terms);
+  }
+
+  /**
+   * Tries slot by slot, beginning with the one the first side would take alone, until one costs no more
+   * than the sides alone would.
+   */
+  private findWide(
+    item: number,
+    demands: readonly Demand[],
+    slots: readonly (readonly number[])[],
+    terms: Terms,
+  ): ItemWays | undefined {
+    const alone = demands.map((demand, side) =>
+      this.finder.find(
+        demand,
+        { ...terms, ends: (lane) => slots.some((slot) => slot[side] === lane) },
+        this.matesOf(item, demand),
+      ),
+    );
+    if (alone.some((way) => way === undefined)) return undefined;
+    const least = alone.reduce((sum, way) => sum + (way?.cost ?? 0), 0);
+    const liked = slots.findIndex((slot) => slot[0] === alone[0]?.end);
+    const order = [...slots.keys()].sort((a, b) => Math.abs(a - liked) - Math.abs(b - liked) || a - b);
+    let best: { ways: ItemWays; cost: number } | undefined;
+    for (const index of order) {
+      const ways = this.findInSlot(item, demands, slots[index] ?? [], terms);
+      if (ways === undefined) continue;
+      const cost = this.priceOf(ways, terms);
+      if (best === undefined || cost < best.cost) best = { ways, cost };
+      if (best.cost <= least) break;
+    }
+    return best?.ways;
+  }
+
+  /** What ways cost where they stand, conflicts and all. */
+  private priceOf(ways: ItemWays, { perConflict }: Terms): number {
+    return ways.reduce(
+      (sum, way) => sum + way.cost + (perConflict === Infinity ? 0 : perConflict * this.table.conflicts(way)),
+      0,
+    );
+  }
+
+  private findInSlot(
+    item: number,
+    demands: readonly Demand[],
+    slot: readonly number[],
+    terms: Terms,
+  ): ItemWays | undefined {
+    const ways: Way[] = [];
+    for (const [side, demand] of demands.entries()) {
+      const way = this.finder.find(
+        demand,
+        { ...terms, ends: (lane) => lane === slot[side] },
+        this.matesOf(item, demand),
+      );
+      if (way === undefined) break;
+      this.table.claim(way);
+      ways.push(way);
+    }
+    for (const way of ways) this.table.release(way);
+    return ways.length === demands.length ? ways : undefined;
+  }
+
+  /** Claims that stand against the placed ways of an item. */
+  conflicts(item: number): number {
+    return (this.placed[item] ?? []).reduce((sum, way) => sum + this.table.conflicts(way), 0);
+  }
+
+  /** Points of all items that share sources with these, each step counted once; an unplaced item counts its threads. */
+  costOf(items: Iterable<number>): number {
+    const group = new Set<number>();
+    for (const item of items) for (const each of [item, ...this.mates(item)]) group.add(each);
+    const paid = new Set<string>();
+    let sum = 0;
+    for (const item of group) {
+      const ways = this.placed[item];
+      const demands = this.items[item]?.demands ?? [];
+      if (ways === undefined) sum += UNROUTED_POINTS * demands.length;
+      ways?.forEach((way, side) => (sum += this.costOnce(way, demands[side], paid)));
+    }
+    return sum;
+  }
+
+  private costOnce(way: Way, demand: Demand | undefined, paid: Set<string>): number {
+    let sum = demand?.endCost?.(way.end) ?? 0;
+    for (const step of way.steps) {
+      const kept = step.kind === 'arc' && (this.space.arcs.cord[step.arc] ?? NONE) >= 0;
+      const value = step.kind === 'cord' || kept ? cordValue(this.space, step.from) : step.arc;
+      const key = `${String(step.to)} ${String(value)}`;
+      if (paid.has(key)) continue;
+      paid.add(key);
+      sum += stepCost(this.space, step);
+    }
+    return sum;
+  }
+
+  total(): number {
+    return this.costOf(this.items.keys());
+  }
+}

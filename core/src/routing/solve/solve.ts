@@ -1,0 +1,91 @@
+import type { Board, ItemWays } from './board';
+import type { Cancelled } from './negotiate';
+import { negotiate } from './negotiate';
+import { polish } from './polish';
+import type { Way } from './way';
+
+/**
+ * missing: threads that run stay, the rest find their way around them; others move only where one would
+ * otherwise find none. stay: the same, and nobody moves. all: everything is weighed anew, by the session's
+ * preferences.
+ */
+export type RouteMode = 'missing' | 'stay' | 'all';
+
+export interface Task {
+  /** A board with what was decided by hand, and nothing else. */
+  readonly makeBoard: () => Board;
+  /** Ways that items have now, side by side; undefined where a side does not run. */
+  readonly standing: readonly (readonly (Way | undefined)[])[];
+  /** Items asked for, most important first. */
+  readonly wanted: readonly number[];
+  readonly mode: RouteMode;
+  readonly cancelled: Cancelled;
+}
+
+/** Puts items where they stand, as far as that holds together. */
+export function putStanding(board: Board, standing: Task['standing']): readonly number[] {
+  const missing: number[] = [];
+  standing.forEach((sides, item) => {
+    const ways = sides.filter((way): way is Way => way !== undefined);
+    if (ways.length === sides.length) {
+      board.set(item, ways);
+      if (board.conflicts(item) === 0 && endsTogether(board, item, ways)) return;
+      board.set(item, undefined);
+    }
+    missing.push(item);
+  });
+  return missing;
+}
+
+/** Whether the sides of a wide item end in one of its slots. */
+const endsTogether = (board: Board, item: number, ways: ItemWays): boolean =>
+  board.items[item]?.slots?.some((slot) => slot.every((lane, side) => ways[side]?.end === lane)) ?? true;
+
+/** What each item would take if it were alone. */
+function idealsOf(board: Board, items: readonly number[], cancelled: Cancelled): (ItemWays | undefined)[] {
+  const ideals: (ItemWays | undefined)[] = [];
+  for (const item of items) if (!cancelled()) ideals[item] = board.find(item);
+  return ideals;
+}
+
+const unroutedOn = (board: Board, items: readonly number[]): number =>
+  items.filter((item) => board.ways(item) === undefined).length;
+
+/** Routes items on a board where others may not move. */
+function around(task: Task): { readonly board: Board; readonly missing: readonly number[] } {
+  const board = task.makeBoard();
+  const missing = putStanding(board, task.standing);
+  const open = missing.filter((item) => task.wanted.includes(item));
+  for (const item of board.items.keys()) if (!open.includes(item)) board.freeze(item);
+  const ideals = idealsOf(board, open, task.cancelled);
+  negotiate(board, open, task.cancelled);
+  polish(board, open, ideals, task.cancelled);
+  return { board, missing: open };
+}
+
+/** Routes all items together, beginning from where they stand. */
+function together(task: Task): Board {
+  const board = task.makeBoard();
+  const order = [...board.items.keys()];
+  const ideals = idealsOf(board, order, task.cancelled);
+  putStanding(board, task.standing);
+  const playing = order.filter((item) => board.ways(item) !== undefined || task.wanted.includes(item));
+  negotiate(board, playing, task.cancelled);
+  polish(board, playing, ideals, task.cancelled);
+  return board;
+}
+
+/** Carries out a task; undefined where it was cancelled. */
+export function solve(task: Task): Board | undefined {
+  if (task.mode === 'all') {
+    const board = together(task);
+    return task.cancelled() ? undefined : board;
+  }
+  const first = around(task);
+  const stuck = unroutedOn(first.board, first.missing);
+  if (stuck === 0 || task.mode === 'stay') return task.cancelled() ? undefined : first.board;
+  const second = together(task);
+  if (task.cancelled()) return undefined;
+  // Nobody moves for nothing.
+  return unroutedOn(second, first.missing) < stuck && second.total() < first.board.total() ? second : first.board;
+}
