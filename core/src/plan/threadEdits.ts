@@ -41,11 +41,7 @@ function after(studio: Studio, edits: readonly EditJson[]): Studio | undefined {
 }
 
 /** Routes threads of a scene and gives the edits that do it. */
-export function routeEdits(
-  studio: Studio,
-  place: ScenePlace,
-  options?: RouteOptions,
-): readonly EditJson[] {
+export function routeEdits(studio: Studio, place: ScenePlace, options?: RouteOptions): readonly EditJson[] {
   const found = findScene(studio, place);
   if (found === undefined) return [];
   const { session, scene } = found;

@@ -84,12 +84,14 @@ export function itemsFor(
 ): readonly Item[] {
   const goals = new Goals(graph);
   const places = dawPlaces(graph);
+  const numberOf = new Map(threads.map(({ id }, number) => [id, number]));
   const demand = (thread: Thread): Demand => {
     const start = graph.laneIndex.get(thread.from) ?? -1;
     const endCost =
       thread.purpose === 'insert' ? insertEnd(start, places, session.hostProfile, weights) : undefined;
     return {
       thread: thread.id,
+      number: numberOf.get(thread.id) ?? -1,
       start,
       goals: waypointsOf(graph, thread).map((waypoint) => goals.of(waypoint)),
       ...(endCost && { endCost }),

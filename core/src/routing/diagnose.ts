@@ -5,7 +5,7 @@ import type { Thread } from '../session/sessionSchema';
 import type { Board } from './solve/board';
 import type { Demand, Goal } from './solve/demand';
 import type { Way } from './solve/way';
-import { CLEAR } from "./solve/wayfinder";
+import { CLEAR } from './solve/wayfinder';
 import type { PlaceRole, Waypoint } from './waypoints';
 import { waypointsOf } from './waypoints';
 
@@ -109,7 +109,9 @@ const withoutPin = (inquiry: Inquiry, role: PinRole): Demand => {
 function contradictingOwnPins(inquiry: Inquiry): readonly PinRef[] {
   const own = pinsOf(inquiry.thread);
   if (own.length < 2) return [];
-  const lifting = own.filter(({ role }) => inquiry.board.finder.find(withoutPin(inquiry, role), ASKING) !== undefined);
+  const lifting = own.filter(
+    ({ role }) => inquiry.board.finder.find(withoutPin(inquiry, role), ASKING) !== undefined,
+  );
   return lifting.length >= 2 ? lifting : [];
 }
 

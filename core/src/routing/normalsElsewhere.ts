@@ -5,7 +5,10 @@ import { threadsIn } from '../session/sessionSchema';
 import { realiseAll } from './realise';
 
 const NONE: ReadonlySet<string> = new Set();
-const known = new WeakMap<Session, { readonly rig: Rig; readonly byScene: Map<string, ReadonlySet<string>> }>();
+const known = new WeakMap<
+  Session,
+  { readonly rig: Rig; readonly byScene: Map<string, ReadonlySet<string>> }
+>();
 
 function work(rig: Rig, session: Session, scene: Scene): ReadonlySet<string> {
   const names = new Set<string>();

@@ -72,10 +72,9 @@ export function prepare(
   const space = buildSpace(rig, session, scene, own, normalsElsewhere(rig, session, scene));
   const items = itemsFor(space.graph, session, threads, space.weights);
   const standing = items.map(({ demands }) =>
-    demands.map(({ thread, endCost }) => {
-      const realisation = runs.get(thread);
-      const end = realisation?.path.at(-1)?.to;
-      return realisation && standingWay(space, realisation, end === undefined ? 0 : endCost?.(end));
+    demands.map((demand) => {
+      const realisation = runs.get(demand.thread);
+      return realisation && standingWay(space, demand, realisation);
     }),
   );
   const known = standing.flat().filter((way): way is Way => way !== undefined);

@@ -1,4 +1,5 @@
 import type { Realisation } from './realise';
+import type { Demand } from './solve/demand';
 import type { Way } from './solve/way';
 import { contradictionIn, wayOf } from './solve/way';
 import type { RoutingSpace, Step } from './space/routingSpace';
@@ -16,7 +17,7 @@ function arcBetween({ arcs, knobs }: RoutingSpace, from: number, to: number): nu
 }
 
 /** A thread that runs, as a way of the space; undefined where the space does not have its path. */
-export function standingWay(space: RoutingSpace, realisation: Realisation, endCost = 0): Way | undefined {
+export function standingWay(space: RoutingSpace, demand: Demand, realisation: Realisation): Way | undefined {
   if (!realisation.complete) return undefined;
   const steps: Step[] = [];
   for (const { from, to } of realisation.path) {
@@ -24,6 +25,6 @@ export function standingWay(space: RoutingSpace, realisation: Realisation, endCo
     if (arc < 0) return undefined;
     steps.push({ kind: 'arc', arc, from, to });
   }
-  const way = wayOf(space, realisation.start, steps, endCost);
+  const way = wayOf(space, demand, steps);
   return contradictionIn(way) === undefined ? way : undefined;
 }

@@ -40,8 +40,10 @@ export function trialsFor(rig: Rig, session: Session, scene: Scene, id: ThreadId
   return {
     graph: space.graph,
     trial: (thread) => {
-      const demand = itemsFor(space.graph, session, [thread], space.weights)[0]?.demands[0];
-      if (demand === undefined) throw new Error('one thread makes one demand');
+      const [item] = itemsFor(space.graph, session, [thread], space.weights);
+      const [made] = item?.demands ?? [];
+      if (made === undefined) throw new Error('one thread makes one demand');
+      const demand = { ...made, number: threads.length };
       const way = board.finder.find(demand);
       if (way !== undefined)
         return { found: true, cost: way.cost, cords: isNew(way) + isKept(way), newCords: isNew(way) };

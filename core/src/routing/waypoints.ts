@@ -41,7 +41,9 @@ function endOf(graph: SignalGraph, { pins, purpose, to }: Thread): Waypoint {
     const lane = graph.laneIndex.get(to);
     return { role: 'input', lane: to, lanes: new Set(lane === undefined ? [] : [lane]) };
   }
-  return pins['daw-input'] === undefined ? any(graph, 'daw-input') : one(graph, 'daw-input', pins['daw-input']);
+  return pins['daw-input'] === undefined
+    ? any(graph, 'daw-input')
+    : one(graph, 'daw-input', pins['daw-input']);
 }
 
 /** What a thread passes, in order: its pins, its inserts between preamp and converter, and its end. */

@@ -19,7 +19,9 @@ export function handHeldJacks(
   const board = new Board(space, itemsFor(space.graph, session, [thread], space.weights));
   const [way] = board.find(0) ?? [];
   if (way === undefined) return undefined;
-  const held = new Set(scene.cords.filter((cord) => cord.thread === undefined).flatMap(({ from, to }) => [from, to]));
+  const held = new Set(
+    scene.cords.filter((cord) => cord.thread === undefined).flatMap(({ from, to }) => [from, to]),
+  );
   const lanes = [way.start, ...way.steps.flatMap(({ from, to }) => [from, to])];
   const ids = [...new Set(lanes)].flatMap((lane) => space.graph.lanes[lane]?.id ?? []);
   const jacks = ids.filter((id) => held.has(id));

@@ -51,9 +51,7 @@ export const threadSchema = z.strictObject({
   /** Where a feed ends. Inputs and inserts end at the DAW. */
   to: laneIdSchema.optional(),
   /** Part of a wider thread: side `place` of the one that `lead` is the first of. Sides sit on adjacent DAW inputs. */
-  link: z
-    .strictObject({ lead: threadIdSchema, place: z.number().int().min(2).max(MOST_WIDE) })
-    .optional(),
+  link: z.strictObject({ lead: threadIdSchema, place: z.number().int().min(2).max(MOST_WIDE) }).optional(),
   /** Expected sound level at the microphone, and crest factor of the source. */
   levelDbSpl: z
     .number()

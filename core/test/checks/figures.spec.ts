@@ -150,7 +150,10 @@ describe('unit-used-twice', () => {
   /** Two microphones soldered onto one line, and one thread from each. */
   const joined = (second: string): Parts => ({
     ...WORKED_LADDER,
-    devices: [...WORKED_LADDER.devices!, { id: 'mic-2', type: 'microphone', params: { principle: 'dynamic', sensitivityMvPerPa: 2 } }],
+    devices: [
+      ...WORKED_LADDER.devices!,
+      { id: 'mic-2', type: 'microphone', params: { principle: 'dynamic', sensitivityMvPerPa: 2 } },
+    ],
     wires: [...WORKED_LADDER.wires!, ['mic-2/out/1', 'preamp/mic-1/1']],
     threads: ['mic/out/1', second].map((from) => ({ from, inserts: ['opto/channel-a'] })),
   });

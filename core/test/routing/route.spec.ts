@@ -98,7 +98,10 @@ describe('routing the demo', () => {
     const only = {
       ...alone,
       sessions: [
-        { ...firstScene(alone).session, threads: firstScene(alone).session.threads.filter(({ id }) => id === 'line-1') },
+        {
+          ...firstScene(alone).session,
+          threads: firstScene(alone).session.threads.filter(({ id }) => id === 'line-1'),
+        },
       ],
     };
     const cords = session.scenes[0]!.cords.filter((cord) => cord.thread === 'line-1');
@@ -173,7 +176,6 @@ describe('a thread without a way', () => {
       'Held by a cord planned by hand: Panel line 1. Make room there, or choose another unit.',
     );
   });
-
 });
 
 describe('what a way costs', () => {

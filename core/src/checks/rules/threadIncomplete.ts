@@ -24,7 +24,9 @@ function nearestWays(
 
 function run(context: CheckContext): readonly Finding[] {
   // Where the rig has lost what the thread asks for, `gone-from-rig` says so.
-  const incomplete = context.threads.filter(({ complete, thread }) => !complete && !context.gone.has(thread.id));
+  const incomplete = context.threads.filter(
+    ({ complete, thread }) => !complete && !context.gone.has(thread.id),
+  );
   if (incomplete.length === 0) return [];
   const ways = nearestWays(context, incomplete);
   return incomplete.flatMap((planned): Finding[] => {
@@ -57,7 +59,6 @@ export const threadIncomplete: Rule = {
   severity: 'error',
   stage: 'track',
   why: 'A leg without a realisation is a silent track, usually found when the artist is already playing.',
-  limits:
-    'The way proposed leaves all threads that run where they are; routing may move them.',
+  limits: 'The way proposed leaves all threads that run where they are; routing may move them.',
   run,
 };

@@ -106,6 +106,7 @@ export class Board {
       ),
     );
     if (alone.some((way) => way === undefined)) return undefined;
+    const shares = this.mates(item).length > 0;
     const least = alone.reduce((sum, way) => sum + (way?.cost ?? 0), 0);
     const liked = slots.findIndex((slot) => slot[0] === alone[0]?.end);
     const order = [...slots.keys()].sort((a, b) => Math.abs(a - liked) - Math.abs(b - liked) || a - b);
@@ -113,19 +114,20 @@ export class Board {
     for (const index of order) {
       const ways = this.findInSlot(item, demands, slots[index] ?? [], terms);
       if (ways === undefined) continue;
-      const cost = this.priceOf(ways, terms);
+      const cost = this.priceOf(item, ways, terms);
       if (best === undefined || cost < best.cost) best = { ways, cost };
-      if (best.cost <= least) break;
+      if (best.cost <= least && !shares) break;
     }
     return best?.ways;
   }
 
-  /** What ways cost where they stand, conflicts and all. */
-  private priceOf(ways: ItemWays, { perConflict }: Terms): number {
-    return ways.reduce(
-      (sum, way) => sum + way.cost + (perConflict === Infinity ? 0 : perConflict * this.table.conflicts(way)),
-      0,
-    );
+  /** What ways would cost here, conflicts and all; what they share with others is paid for. */
+  private priceOf(item: number, ways: ItemWays, { perConflict }: Terms): number {
+    const conflicts = ways.reduce((sum, way) => sum + this.table.conflicts(way), 0);
+    this.set(item, ways);
+    const cost = this.costOf([item]);
+    this.set(item, undefined);
+    return conflicts === 0 ? cost : cost + conflicts * perConflict;
   }
 
   private findInSlot(
@@ -136,11 +138,10 @@ export class Board {
   ): ItemWays | undefined {
     const ways: Way[] = [];
     for (const [side, demand] of demands.entries()) {
-      const way = this.finder.find(
-        demand,
-        { ...terms, ends: (lane) => lane === slot[side] },
-        this.matesOf(item, demand),
-      );
+      const way = this.finder.find(demand, { ...terms, ends: (lane) => lane === slot[side] }, [
+        ...this.matesOf(item, demand),
+        ...ways.filter(({ start }) => start === demand.start),
+      ]);
       if (way === undefined) break;
       this.table.claim(way);
       ways.push(way);

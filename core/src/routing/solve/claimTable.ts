@@ -102,7 +102,13 @@ export class ClaimTable {
     if (map !== undefined) this.addDisputed(map, resource, value, by);
     else if (before === 0) this.value[resource] = value;
     else if (this.value[resource] !== value)
-      this.disputed.set(resource, new Map([[this.value[resource] ?? FREE, before], [value, by]]));
+      this.disputed.set(
+        resource,
+        new Map([
+          [this.value[resource] ?? FREE, before],
+          [value, by],
+        ]),
+      );
     else if (before + by === 0) this.value[resource] = FREE;
   }
 

@@ -8,6 +8,8 @@ export interface Goal {
 /** What one thread needs of the space. */
 export interface Demand {
   readonly thread: ThreadId;
+  /** Its number among the demands of a routing. */
+  readonly number: number;
   /** The lane it starts from. */
   readonly start: number;
   /** What it passes in order; the last is its end. */

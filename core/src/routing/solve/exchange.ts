@@ -1,15 +1,24 @@
 import { MinHeap } from '../minHeap';
 import type { Board, ItemWays } from './board';
-import { UNROUTED_POINTS } from './board';
+import type { Cancelled } from './negotiate';
 import { banKey, banThingKey, CLEAR } from './wayfinder';
+import type { Way } from './way';
 import { startValue } from './way';
 
 /** Branches after which the best so far is taken. */
 const MOST_BRANCHES = 240;
 const TINY = 0.5;
+/** Items of one source that are placed in every order. */
+const MOST_PERMUTED = 3;
+
+/** What a unit has: ways by item, in the unit's order, and what they cost together. */
+interface UnitWays {
+  readonly ways: readonly (ItemWays | undefined)[];
+  readonly cost: number;
+}
 
 interface Branch {
-  readonly ways: readonly (ItemWays | undefined)[];
+  readonly units: readonly UnitWays[];
   readonly bans: readonly ReadonlySet<number>[];
   readonly cost: number;
 }
@@ -20,34 +29,36 @@ interface Clash {
   readonly keys: readonly number[];
 }
 
-const costOf = (ways: ItemWays | undefined, threads: number): number =>
-  ways === undefined ? UNROUTED_POINTS * threads : ways.reduce((sum, { cost }) => sum + cost, 0);
+const waysIn = ({ ways }: UnitWays): readonly Way[] => ways.flatMap((own) => own ?? []);
 
 /** The first resource that two members claim with different values. */
-function clashIn(board: Board, ways: Branch['ways']): Clash | undefined {
+function clashIn(board: Board, units: Branch['units']): Clash | undefined {
   const lanes = board.space.graph.lanes.length;
   const holder = new Map<number, { member: number; value: number }>();
-  for (const [member, own] of ways.entries())
-    for (const { resources, values } of own ?? [])
+  for (const [member, unit] of units.entries())
+    for (const { resources, values } of waysIn(unit))
       for (let i = 0; i < resources.length; i++) {
         const [resource, value] = [resources[i] ?? -1, values[i] ?? -1];
         const held = holder.get(resource);
         if (held === undefined) holder.set(resource, { member, value });
         else if (held.value !== value && held.member !== member) {
           // A lane or jack serves one source: one of the two keeps off it, whatever way it would come.
-          const whole = resource < 2 * lanes && value !== startValue(board.space) && held.value !== startValue(board.space);
+          const whole =
+            resource < 2 * lanes &&
+            value !== startValue(board.space) &&
+            held.value !== startValue(board.space);
           const keys = [held.value, value].map((each) => (whole ? banKey(resource) : banKey(resource, each)));
           return { members: [held.member, member], keys };
         }
       }
-  return shortageIn(board, ways);
+  return shortageIn(board, units);
 }
 
 /** Something off the hook that the members take more of than is left. */
-function shortageIn(board: Board, ways: Branch['ways']): Clash | undefined {
+function shortageIn(board: Board, units: Branch['units']): Clash | undefined {
   const takers = new Map<number, { cords: Set<number>; members: Set<number> }>();
-  for (const [member, own] of ways.entries())
-    for (const { takes } of own ?? [])
+  for (const [member, unit] of units.entries())
+    for (const { takes } of waysIn(unit))
       for (const { thing, jack } of takes) {
         const at = takers.get(thing) ?? { cords: new Set(), members: new Set() };
         takers.set(thing, at);
@@ -62,55 +73,90 @@ function shortageIn(board: Board, ways: Branch['ways']): Clash | undefined {
   return undefined;
 }
 
+/** Items with all that share their sources, together: the group in units. */
+function unitsOf(board: Board, group: readonly number[]): readonly (readonly number[])[] {
+  const seen = new Set<number>();
+  return group.flatMap((item) => {
+    if (seen.has(item)) return [];
+    const unit = [item];
+    for (const each of unit) for (const mate of board.mates(each)) if (!unit.includes(mate)) unit.push(mate);
+    for (const each of unit) seen.add(each);
+    return [unit.sort((a, b) => a - b)];
+  });
+}
+
+/** Every order of a few; of more, the given one and its reverse. */
+function ordersOf(items: readonly number[]): readonly (readonly number[])[] {
+  if (items.length < 2) return [items];
+  if (items.length > MOST_PERMUTED) return [items, [...items].reverse()];
+  return items.flatMap((first) =>
+    ordersOf(items.filter((item) => item !== first)).map((rest) => [first, ...rest]),
+  );
+}
+
+/** The cheapest ways of a unit that is off the board: one after another, in whichever order is best. */
+function place(board: Board, unit: readonly number[], bans: ReadonlySet<number>): UnitWays {
+  let best: UnitWays = { ways: unit.map(() => undefined), cost: Infinity };
+  for (const order of ordersOf(unit)) {
+    for (const item of order) board.set(item, board.find(item, { ...CLEAR, bans }));
+    const cost = board.costOf(unit);
+    if (cost < best.cost) best = { ways: unit.map((item) => board.ways(item)), cost };
+    for (const item of order) board.set(item, undefined);
+  }
+  return best;
+}
+
 /**
  * Looks for the cheapest ways of a few items together, everything else staying: where two of the best ways
  * clash, either the one or the other has to do without, and both are tried, cheapest first. Exact as long
- * as the branches last; items that share a source are left alone.
+ * as the branches last; what shares a source is placed as one.
+ * @param over asked now and then; true ends it with the board as it was.
  * @returns whether the board has become cheaper.
  */
-export function exchange(board: Board, group: readonly number[]): boolean {
-  if (group.length < 2 || group.some((item) => board.mates(item).length > 0)) return false;
-  const before = group.map((item) => board.ways(item));
-  const bound = board.costOf(group);
-  for (const item of group) board.set(item, undefined);
-  const best = search(board, group, bound);
-  group.forEach((item, i) => {
+export function exchange(board: Board, group: readonly number[], over: Cancelled): boolean {
+  const units = unitsOf(board, group);
+  const items = units.flat();
+  const before = items.map((item) => board.ways(item));
+  const bound = board.costOf(items);
+  for (const item of items) board.set(item, undefined);
+  const best = search(board, units, bound, over)?.flatMap(({ ways }) => ways);
+  items.forEach((item, i) => {
     board.set(item, best === undefined ? before[i] : best[i]);
   });
   return best !== undefined;
 }
 
-function search(board: Board, group: readonly number[], bound: number): Branch['ways'] | undefined {
-  const threads = group.map((item) => board.items[item]?.demands.length ?? 1);
-  const priced = (ways: Branch['ways'], bans: Branch['bans']): Branch => ({
-    ways,
-    bans,
-    cost: ways.reduce((sum, own, i) => sum + costOf(own, threads[i] ?? 1), 0),
-  });
+function search(
+  board: Board,
+  units: readonly (readonly number[])[],
+  bound: number,
+  over: Cancelled,
+): Branch['units'] | undefined {
   const branches: Branch[] = [];
   const heap = new MinHeap();
-  const open = (branch: Branch): void => {
-    if (branch.cost >= bound - TINY) return;
-    heap.push(branches.length, branch.cost);
-    branches.push(branch);
+  const open = (placed: Branch['units'], bans: Branch['bans']): void => {
+    const cost = placed.reduce((sum, unit) => sum + unit.cost, 0);
+    if (cost >= bound - TINY) return;
+    heap.push(branches.length, cost);
+    branches.push({ units: placed, bans, cost });
   };
+  const none: Branch['bans'] = units.map(() => new Set<number>());
   open(
-    priced(
-      group.map((item) => board.find(item)),
-      group.map(() => new Set()),
-    ),
+    units.map((unit) => place(board, unit, new Set())),
+    none,
   );
-  while (heap.size > 0 && branches.length < MOST_BRANCHES) {
+  while (heap.size > 0 && branches.length < MOST_BRANCHES && !over()) {
     const branch = branches[heap.pop().state];
     if (branch === undefined) return undefined;
-    const clash = clashIn(board, branch.ways);
-    if (clash === undefined) return branch.ways;
+    const clash = clashIn(board, branch.units);
+    if (clash === undefined) return branch.units;
     clash.members.forEach((member, i) => {
-      const bans = branch.bans.map((own, k) => (k === member ? new Set([...own, clash.keys[i] ?? 0]) : own));
-      const ways = branch.ways.map((own, k) =>
-        k === member ? board.find(group[member] ?? -1, { ...CLEAR, bans: bans[member] ?? new Set() }) : own,
+      const own = new Set([...(branch.bans[member] ?? []), clash.keys[i] ?? 0]);
+      const placed = place(board, units[member] ?? [], own);
+      open(
+        branch.units.map((unit, k) => (k === member ? placed : unit)),
+        branch.bans.map((bans, k) => (k === member ? own : bans)),
       );
-      open(priced(ways, bans));
     });
   }
   return undefined;

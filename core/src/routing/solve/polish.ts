@@ -3,7 +3,9 @@ import { exchange } from './exchange';
 import type { Cancelled } from './negotiate';
 import { rivalsOf } from './rivals';
 
-const MOST_PASSES = 4;
+const MOST_PASSES = 6;
+/** States the searches of one polishing may take up: about a second. */
+const MOST_WORK = 1_500_000;
 /** Prices of a conflict at which somebody else's place is asked for, in cords. */
 const ASKING_PRICES = [0.05, 0.6, 2.5] as const;
 /** A way that pushes more than this many others aside is left alone. */
@@ -51,6 +53,24 @@ function push(board: Board, item: number, order: readonly number[], perConflict:
   return false;
 }
 
+/** An item without a way takes the place of one that has one, where that is cheaper. */
+function replace(board: Board, item: number, order: readonly number[]): boolean {
+  if (board.ways(item) !== undefined) return false;
+  for (const other of order) {
+    const before = board.ways(other);
+    if (before === undefined || other === item) continue;
+    const cost = board.costOf([item, other]);
+    board.set(other, undefined);
+    board.set(item, board.find(item));
+    board.set(other, board.find(other));
+    if (board.costOf([item, other]) < cost - TINY) return true;
+    board.set(item, undefined);
+    board.set(other, undefined);
+    board.set(other, before);
+  }
+  return false;
+}
+
 /** An item, those in the way of what it would like best, and those in the way of theirs. */
 function neighbours(
   board: Board,
@@ -81,17 +101,34 @@ export function polish(
 ): void {
   const cord = board.space.weights.keep + board.space.weights['few-cords'];
   const least = ideals.map((ways) => ways?.reduce((sum, { cost }) => sum + cost, 0) ?? Infinity);
+  // What shares a source can be cheaper than alone, so there is no telling whether it could be cheaper still.
   const wanting = (item: number): boolean =>
-    (least[item] ?? Infinity) < Infinity && board.costOf([item]) > (least[item] ?? 0) + TINY;
+    (board.mates(item).length > 0 && ideals[item] !== undefined) ||
+    ((least[item] ?? Infinity) < Infinity && board.costOf([item]) > (least[item] ?? 0) + TINY);
+  const enough = board.finder.settled + MOST_WORK;
+  const over = (): boolean => cancelled() || board.finder.settled > enough;
+  const tried = new Set<string>();
+  const exactly = (item: number): boolean => {
+    const group = neighbours(board, item, order, ideals);
+    const key = [...group].sort((a, b) => a - b).join(' ');
+    if (tried.has(key)) return false;
+    tried.add(key);
+    return exchange(board, group, over);
+  };
+  const moves: readonly ((item: number) => boolean)[] = [
+    (item) => again(board, item),
+    ...ASKING_PRICES.map((price) => (item: number) => push(board, item, order, price * cord)),
+    (item) => replace(board, item, order),
+    exactly,
+  ];
   for (let pass = 0; pass < MOST_PASSES; pass++) {
     let better = false;
-    for (const item of order) if (!cancelled() && wanting(item)) better = again(board, item) || better;
-    for (const price of ASKING_PRICES)
+    for (const move of moves)
       for (const item of order)
-        if (!cancelled() && wanting(item)) better = push(board, item, order, price * cord) || better;
-    for (const item of order)
-      if (!cancelled() && wanting(item))
-        better = exchange(board, neighbours(board, item, order, ideals)) || better;
-    if (!better || cancelled()) return;
+        if (!over() && wanting(item) && move(item)) {
+          better = true;
+          tried.clear();
+        }
+    if (!better || over()) return;
   }
 }

@@ -87,5 +87,7 @@ export function solve(task: Task): Board | undefined {
   const second = together(task);
   if (task.cancelled()) return undefined;
   // Nobody moves for nothing.
-  return unroutedOn(second, first.missing) < stuck && second.total() < first.board.total() ? second : first.board;
+  return unroutedOn(second, first.missing) < stuck && second.total() < first.board.total()
+    ? second
+    : first.board;
 }

@@ -1,3 +1,4 @@
+import type { Demand } from './demand';
 import type { RoutingSpace, Step } from '../space/routingSpace';
 import { NONE } from '../space/routingSpace';
 
@@ -37,7 +38,10 @@ export const normalResource = (space: RoutingSpace, normal: number): number =>
   2 * space.graph.lanes.length + normal;
 export const knobResource = (space: RoutingSpace, knob: number): number =>
   2 * space.graph.lanes.length + space.normalCount + knob;
-export const resourceCount = (space: RoutingSpace): number => knobResource(space, space.knobs.length);
+/** The end of a thread: a DAW input, or the input it feeds, takes one thread. Its value is the demand's number. */
+export const endResource = (space: RoutingSpace, lane: number): number =>
+  knobResource(space, space.knobs.length) + lane;
+export const resourceCount = (space: RoutingSpace): number => endResource(space, space.graph.lanes.length);
 
 /** The value of a lane that is entered by a cord from `from`, whether it is there already or not. */
 export const cordValue = (space: RoutingSpace, from: number): number => space.arcs.to.length + from;
@@ -83,10 +87,12 @@ function takesOf(space: RoutingSpace, step: Step): readonly Taking[] {
   });
 }
 
-/** @param endCost points of ending where it ends. */
-export function wayOf(space: RoutingSpace, start: number, steps: readonly Step[], endCost = 0): Way {
-  const resources: number[] = [start];
-  const values: number[] = [startValue(space)];
+/** The way of a demand over given steps. */
+export function wayOf(space: RoutingSpace, demand: Demand, steps: readonly Step[]): Way {
+  const { start } = demand;
+  const end = steps.at(-1)?.to ?? start;
+  const resources: number[] = [start, endResource(space, end)];
+  const values: number[] = [startValue(space), demand.number];
   for (const step of steps)
     stepClaims(space, step, (resource, value) => {
       resources.push(resource);
@@ -94,9 +100,9 @@ export function wayOf(space: RoutingSpace, start: number, steps: readonly Step[]
     });
   return {
     start,
-    end: steps.at(-1)?.to ?? start,
+    end,
     steps,
-    cost: steps.reduce((sum, step) => sum + stepCost(space, step), endCost),
+    cost: steps.reduce((sum, step) => sum + stepCost(space, step), demand.endCost?.(end) ?? 0),
     takes: steps.flatMap((step) => takesOf(space, step)),
     resources: Int32Array.from(resources),
     values: Int32Array.from(values),
@@ -104,7 +110,10 @@ export function wayOf(space: RoutingSpace, start: number, steps: readonly Step[]
 }
 
 /** A resource that a way claims twice with two values: it cannot be patched so. */
-export function contradictionIn({ resources, values }: Claims): { resource: number; value: number; other: number } | undefined {
+export function contradictionIn({
+  resources,
+  values,
+}: Claims): { resource: number; value: number; other: number } | undefined {
   const seen = new Map<number, number>();
   for (let i = 0; i < resources.length; i++) {
     const [resource, value] = [resources[i] ?? NONE, values[i] ?? NONE];

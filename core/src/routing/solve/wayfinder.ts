@@ -9,7 +9,17 @@ import { backwardArcs, boundTo } from './bounds';
 import type { ClaimTable } from './claimTable';
 import type { Demand, Goal } from './demand';
 import type { Way } from './way';
-import { CLOSED, contradictionIn, cordValue, knobResource, normalResource, OPEN, plugResource, wayOf } from './way';
+import {
+  CLOSED,
+  contradictionIn,
+  cordValue,
+  endResource,
+  knobResource,
+  normalResource,
+  OPEN,
+  plugResource,
+  wayOf,
+} from './way';
 
 /** How a search treats what others claim. */
 export interface Terms {
@@ -29,6 +39,7 @@ export interface Terms {
 export const CLEAR: Terms = { perConflict: Infinity };
 
 const WHOLE = -2;
+const ANY_JACK = -1;
 /** The other end of a cord that is not known yet: no lane. */
 const NO_JACK = -1;
 /** Reached by a cord of another way of the same source. */
@@ -36,8 +47,8 @@ const MATE = -3;
 /** A banned use: of a resource with one value, or of the resource altogether. */
 export const banKey = (resource: number, value = WHOLE): number => resource * 0x2000000 + value + 2;
 
-/** Something off the hook that may not be taken. */
-export const banThingKey = (thing: number): number => -1 - thing;
+/** Something off the hook that may not be taken: for the cord from one jack, or for any. */
+export const banThingKey = (thing: number, jack = ANY_JACK): number => -2 - (thing * 0x2000000 + jack + 1);
 
 /** A way that contradicts itself is searched again without one of the two, at most this deep. */
 const MOST_RETRIES = 5;
@@ -77,24 +88,34 @@ export class Wayfinder {
     return this.findBanning(demand, terms, mates, MOST_RETRIES);
   }
 
-  private findBanning(
-    demand: Demand,
-    terms: Terms,
-    mates: readonly Way[],
-    retries: number,
-  ): Way | undefined {
+  private findBanning(demand: Demand, terms: Terms, mates: readonly Way[], retries: number): Way | undefined {
     const steps = demand.start < 0 ? undefined : this.search(demand, terms, mates);
     if (steps === undefined) return undefined;
-    const end = steps.at(-1)?.to ?? demand.start;
-    const way = wayOf(this.space, demand.start, steps, demand.endCost?.(end) ?? 0);
-    const clash = contradictionIn(way);
-    if (clash === undefined) return way;
+    const way = wayOf(this.space, demand, steps);
+    const flaws = this.flawsOf(way, terms);
+    if (flaws.length === 0) return way;
     if (retries === 0) return undefined;
-    const tries = [clash.value, clash.other].flatMap((value) => {
-      const bans = new Set([...(terms.bans ?? []), banKey(clash.resource, value)]);
+    const tries = flaws.flatMap((flaw) => {
+      const bans = new Set([...(terms.bans ?? []), flaw]);
       return this.findBanning(demand, { ...terms, bans }, mates, retries - 1) ?? [];
     });
     return tries.sort((a, b) => a.cost - b.cost)[0];
+  }
+
+  /** What a way would have to do without, one thing or another, to hold together; nothing where it does. */
+  private flawsOf(way: Way, { perConflict }: Terms): readonly number[] {
+    const clash = contradictionIn(way);
+    if (clash !== undefined) return [clash.value, clash.other].map((value) => banKey(clash.resource, value));
+    if (perConflict !== Infinity) return [];
+    for (const { thing } of way.takes) {
+      const fresh = way.steps.filter(
+        (step) =>
+          step.kind === 'cord' && step.lead.takes.includes(thing) && this.mateCords.get(step.from) !== step,
+      );
+      if (fresh.length > Math.max(0, this.table.left(thing)))
+        return fresh.map(({ from }) => banThingKey(thing, from));
+    }
+    return [];
   }
 
   /** Points from a lane past the goals from `layer` on, at least. */
@@ -130,13 +151,24 @@ export class Wayfinder {
     ledger.begin(layerSize * (goals.length + 1));
 
     const extra = (resource: number, value: number): number => {
-      if (bans !== undefined && (bans.has(banKey(resource)) || bans.has(banKey(resource, value)))) return Infinity;
+      if (bans !== undefined && (bans.has(banKey(resource)) || bans.has(banKey(resource, value))))
+        return Infinity;
       const claims = table.claims(resource);
       const whole = everyHeldPlace && resource < lanes;
       const against = claims === 0 ? 0 : whole ? 1 : table.against(resource, value);
-      return (against === 0 ? 0 : perConflict * against) + (perConflict === Infinity ? 0 : (table.history[resource] ?? 0));
+      return (
+        (against === 0 ? 0 : perConflict * against) +
+        (perConflict === Infinity ? 0 : (table.history[resource] ?? 0))
+      );
     };
-    const relax = (state: number, layer: number, node: number, cost: number, from: number, by: number): void => {
+    const relax = (
+      state: number,
+      layer: number,
+      node: number,
+      cost: number,
+      from: number,
+      by: number,
+    ): void => {
       if (!(cost < ledger.cost(state))) return;
       const bound = bounds[layer];
       const onward = bound === undefined || shared ? 0 : (bound.points[node] ?? 0) + bound.rest;
@@ -144,7 +176,14 @@ export class Wayfinder {
       ledger.write(state, cost, from, by);
       heap.push(state, cost + onward);
     };
-    const arrive = (lane: number, signal: number, layer: number, cost: number, from: number, by: number): void => {
+    const arrive = (
+      lane: number,
+      signal: number,
+      layer: number,
+      cost: number,
+      from: number,
+      by: number,
+    ): void => {
       const own = laneMedium[lane] ?? ANY_MEDIUM;
       if (own !== ANY_MEDIUM && own !== signal) return;
       let passed = layer;
@@ -153,7 +192,7 @@ export class Wayfinder {
         if (layer + 1 < goals.length) passed++;
         else if (ends === undefined || ends(lane)) {
           passed++;
-          total += demand.endCost?.(lane) ?? 0;
+          total += (demand.endCost?.(lane) ?? 0) + extra(endResource(space, lane), demand.number);
         }
       }
       relax(passed * layerSize + signal * width + lane, passed, lane, total, from, by);
@@ -164,7 +203,14 @@ export class Wayfinder {
       return sum;
     };
 
-    arrive(demand.start, laneMedium[demand.start] ?? ANY_MEDIUM, 0, extra(demand.start, arcs.to.length + lanes), NO_STATE, NONE);
+    arrive(
+      demand.start,
+      laneMedium[demand.start] ?? ANY_MEDIUM,
+      0,
+      extra(demand.start, arcs.to.length + lanes),
+      NO_STATE,
+      NONE,
+    );
     while (heap.size > 0) {
       const { state, cost: key } = heap.pop();
       const layer = Math.floor(state / layerSize);
@@ -194,8 +240,15 @@ export class Wayfinder {
           const cost = total + opening(node) + extra(plugResource(space, node), NO_JACK);
           if (cost < Infinity)
             for (const hub of reach) {
-              const lead = this.leadCost(hubs[hub], terms);
-              relax(layer * layerSize + signal * width + lanes + hub, layer, lanes + hub, cost + lead.cost, state, lead.index);
+              const lead = this.leadCost(hubs[hub], node, terms);
+              relax(
+                layer * layerSize + signal * width + lanes + hub,
+                layer,
+                lanes + hub,
+                cost + lead.cost,
+                state,
+                lead.index,
+              );
             }
         }
       } else if (node < lanes + hubs.length) {
@@ -243,12 +296,17 @@ export class Wayfinder {
   }
 
   /** The cheapest lead of a hub on the hook; on soft terms one that is short costs more. */
-  private leadCost(hub: LeadHub | undefined, { perConflict, bans }: Terms): { index: number; cost: number } {
+  private leadCost(
+    hub: LeadHub | undefined,
+    jack: number,
+    { perConflict, bans }: Terms,
+  ): { index: number; cost: number } {
     let best = { index: NONE, cost: Infinity };
     hub?.leads.forEach(({ takes }, index) => {
       let cost = hub.costs[index] ?? Infinity;
       for (const thing of takes) {
-        if (bans?.has(banThingKey(thing)) === true) cost = Infinity;
+        if (bans?.has(banThingKey(thing)) === true || bans?.has(banThingKey(thing, jack)) === true)
+          cost = Infinity;
         if (this.table.left(thing) <= 0) cost += perConflict;
         if (perConflict !== Infinity) cost += this.table.hookHistory[thing] ?? 0;
       }
@@ -260,7 +318,7 @@ export class Wayfinder {
   private stepsTo(end: number): readonly Step[] {
     const { ledger, lanes, width, space } = this;
     const steps: Step[] = [];
-    for (let state = end; ledger.from(state) !== NO_STATE; ) {
+    for (let state = end; ledger.from(state) !== NO_STATE;) {
       const before = ledger.from(state);
       const to = state % width;
       const mate = ledger.by(state) === MATE ? this.mateCords.get(before % width) : undefined;
@@ -291,7 +349,9 @@ type Cord = Extract<Step, { kind: 'cord' }>;
 
 const cordsOf = (ways: readonly Way[]): ReadonlyMap<number, Cord> =>
   new Map(
-    ways.flatMap(({ steps }) => steps.flatMap((step): [number, Cord][] => (step.kind === 'cord' ? [[step.from, step]] : []))),
+    ways.flatMap(({ steps }) =>
+      steps.flatMap((step): [number, Cord][] => (step.kind === 'cord' ? [[step.from, step]] : [])),
+    ),
   );
 
 const least = (goal: Goal, points: Float64Array): number => {

@@ -42,7 +42,9 @@ export class ArcList {
       from: column(({ from }) => from),
       to: column(({ to }) => to),
       cost: Float64Array.from(sorted, ({ cost }) => cost),
-      signal: Uint8Array.from(sorted, ({ copper, to }) => (copper ? ANY_MEDIUM : (laneMedium[to] ?? ANY_MEDIUM))),
+      signal: Uint8Array.from(sorted, ({ copper, to }) =>
+        copper ? ANY_MEDIUM : (laneMedium[to] ?? ANY_MEDIUM),
+      ),
       processor: Uint8Array.from(sorted, ({ processor }) => (processor === true ? 1 : 0)),
       edge: column(({ edge }) => edge),
       normal: column(({ normal }) => normal),

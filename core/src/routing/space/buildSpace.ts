@@ -92,7 +92,9 @@ function addOwnCords(
 
 /** Jacks a cord of the router's may go into. */
 const freeJacks = (graph: SignalGraph): readonly SignalGraph['lanes'][number][] =>
-  graph.lanes.filter(({ face, index }) => face === 'front' && !graph.plugAt.has(index) && !graph.faulty.has(index));
+  graph.lanes.filter(
+    ({ face, index }) => face === 'front' && !graph.plugAt.has(index) && !graph.faulty.has(index),
+  );
 
 /** Hubs and entries: which output jacks reach which input jacks by which leads. */
 function leadHubs(
@@ -146,8 +148,7 @@ function leadHubs(
 function capacityOf(rig: Rig, fixed: readonly Cord[]): readonly number[] {
   const hook = hookOf(rig);
   const left = [...hook.counts];
-  for (const cord of fixed)
-    for (const index of takenBy(hook, cord)) left[index] = (left[index] ?? 0) - 1;
+  for (const cord of fixed) for (const index of takenBy(hook, cord)) left[index] = (left[index] ?? 0) - 1;
   return left;
 }
 

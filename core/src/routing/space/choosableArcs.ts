@@ -58,7 +58,13 @@ function choicesOf(device: Device): readonly DeviceChoice[] {
   return made;
 }
 
-function knobAt(device: Device, spec: SettingSpec | undefined, key: SettingKey, channel: number, scene: Scene): RouterKnob {
+function knobAt(
+  device: Device,
+  spec: SettingSpec | undefined,
+  key: SettingKey,
+  channel: number,
+  scene: Scene,
+): RouterKnob {
   const initial = spec === undefined ? 0 : initialOf(spec, channel);
   const value = scene.settings[key];
   return { key, value: value ?? initial, initial, set: value !== undefined };
@@ -82,7 +88,8 @@ export function choosablesOf(rig: Rig, scene: Scene, graph: SignalGraph): Choosa
         knobs.push(knobAt(device, specs.get(setting), key, channel, scene));
       }
       const [start, end] = [graph.laneIndex.get(from), graph.laneIndex.get(to)];
-      if (start === undefined || end === undefined || graph.faulty.has(start) || graph.faulty.has(end)) continue;
+      if (start === undefined || end === undefined || graph.faulty.has(start) || graph.faulty.has(end))
+        continue;
       arcs.push({ from: start, to: end, knob, value });
     }
   }

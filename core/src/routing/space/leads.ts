@@ -25,7 +25,10 @@ export const hookOf = (rig: Rig): Hook => ({
 });
 
 /** What a cord of a scene takes off the hook. */
-export const takenBy = ({ ids }: Hook, cord: Pick<Cord, 'stock' | 'fromAdaptor' | 'toAdaptor'>): readonly number[] =>
+export const takenBy = (
+  { ids }: Hook,
+  cord: Pick<Cord, 'stock' | 'fromAdaptor' | 'toAdaptor'>,
+): readonly number[] =>
   [cord.stock, cord.fromAdaptor, cord.toAdaptor].flatMap((id) => {
     const index = id === undefined ? -1 : ids.indexOf(id);
     return index < 0 ? [] : [index];

@@ -70,5 +70,10 @@ export interface RoutingSpace {
 /** One step of a way: over an arc, or by a cord newly plugged. */
 export type Step =
   | { readonly kind: 'arc'; readonly arc: number; readonly from: number; readonly to: number }
-  | { readonly kind: 'cord'; readonly lead: Lead; readonly cost: number; readonly from: number; readonly to: number };
-
+  | {
+      readonly kind: 'cord';
+      readonly lead: Lead;
+      readonly cost: number;
+      readonly from: number;
+      readonly to: number;
+    };

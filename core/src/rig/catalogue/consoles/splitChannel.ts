@@ -68,7 +68,15 @@ export const channelChoosables = ({ channels }: SplitParams): readonly Choosable
   numbersTo(channels).flatMap((n) =>
     INPUTS.flatMap((source, i) =>
       // The tape input shares the line trim and has its connector in the monitor section.
-      [{ setting: 'channelInput', channel: n, value: i + 1, from: laneAt(`${source}-${n}`), to: laneAt('channel', n) }],
+      [
+        {
+          setting: 'channelInput',
+          channel: n,
+          value: i + 1,
+          from: laneAt(`${source}-${n}`),
+          to: laneAt('channel', n),
+        },
+      ],
     ),
   );
 
