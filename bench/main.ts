@@ -10,6 +10,7 @@ import { jackInfo } from '@ft/core/plan/jackInfo';
 import { planOf } from '@ft/core/plan/plan';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { bareBayStudio, bayStudio, wireList } from './bayRig';
+import { routing } from './routing';
 import { generatedStudio } from './generatedStudio';
 
 /** 1 000, 5 000 and 20 500 lanes. */
@@ -142,4 +143,5 @@ const [file] = process.argv.slice(2);
 if (file === undefined) {
   growing();
   bayRig();
+  routing();
 } else writeFileSync(file, writeBundle(bayStudio()));

@@ -36,7 +36,7 @@ function applyOne(studio: Studio, edit: EditJson): Applied<Studio> {
   return kind.apply(studio, edit);
 }
 
-const RIG_EDIT = /^(room|device|hardwire|stock)\./;
+const RIG_EDIT = /^(room|device|hardwire|stock|adaptor|fault)\./;
 
 /**
  * Places in sessions that a change would point at things the rig does not have. Taking gear out of the

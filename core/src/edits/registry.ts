@@ -20,6 +20,8 @@ export const EDIT_KINDS: readonly AnyKind[] = [
   ...onShelf(SHELVES.device),
   ...onShelf(SHELVES.hardwire),
   ...onShelf(SHELVES.stock),
+  ...onShelf(SHELVES.adaptor),
+  ...onShelf(SHELVES.fault),
   ...onShelf(SHELVES.session),
   ...onShelf(SHELVES.thread),
   ...onShelf(SHELVES.scene),

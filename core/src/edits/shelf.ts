@@ -1,6 +1,13 @@
 import type * as z from 'zod';
 import { sceneIdSchema, sessionIdSchema } from '../rig/ids';
-import { deviceSchema, hardwireSchema, roomSchema, stockSchema } from '../rig/rigSchema';
+import {
+  adaptorSchema,
+  deviceSchema,
+  faultSchema,
+  hardwireSchema,
+  roomSchema,
+  stockSchema,
+} from '../rig/rigSchema';
 import type { Rig } from '../rig/rigSchema';
 import { busSchema, trackSchema } from '../session/daw/trackSchema';
 import { cordSchema, sceneSchema, sessionSchema, threadSchema, waiverSchema } from '../session/sessionSchema';
@@ -103,6 +110,8 @@ export const SHELVES = {
   device: rigShelf('device', 'devices', deviceSchema),
   hardwire: rigShelf('hardwire', 'hardwires', hardwireSchema),
   stock: rigShelf('stock', 'cords', stockSchema),
+  adaptor: rigShelf('adaptor', 'adaptors', adaptorSchema),
+  fault: rigShelf('fault', 'faults', faultSchema),
   session: sessions,
   thread: sessionShelf('thread', 'threads', threadSchema),
   scene: sessionShelf('scene', 'scenes', sceneSchema),

@@ -7,7 +7,7 @@ import { compile } from '../graph/compile';
 import { realise, stationOfRole } from '../routing/realise';
 import type { RouteOptions } from '../routing/route';
 import { route } from '../routing/route';
-import type { Cord, Scene, Thread } from '../session/sessionSchema';
+import type { Cord, Scene, Session, Thread } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
 import type { ScenePlace } from './scenePlace';
 import { findScene } from './scenePlace';
@@ -127,6 +127,15 @@ export function changeThreadEdits(
   return decidesRoute(field) ? thenRoute(studio, place, [edit], [id]) : [edit];
 }
 
+/** The other sides of a wide thread stand alone once its first side goes. */
+function unlinkEdits(session: Session, lead: ThreadId): readonly EditJson[] {
+  return session.threads.flatMap(({ id, link }) =>
+    link?.lead === lead
+      ? [{ type: 'thread.set', session: session.id, id, field: 'link', value: null, was: link }]
+      : [],
+  );
+}
+
 /** Removes a thread, and its cords from every scene. */
 export function removeThreadEdits(studio: Studio, place: ScenePlace, id: ThreadId): readonly EditJson[] {
   const session = studio.sessions.find((candidate) => candidate.id === place.session);
@@ -136,5 +145,5 @@ export function removeThreadEdits(studio: Studio, place: ScenePlace, id: ThreadI
       .filter((cord) => cord.thread === id)
       .map((cord) => cordRemove({ session: session.id, scene: scene.id }, cord)),
   );
-  return [...pulls, { type: 'thread.remove', session: session.id, id }];
+  return [...pulls, ...unlinkEdits(session, id), { type: 'thread.remove', session: session.id, id }];
 }

@@ -162,7 +162,8 @@ function missingCord(inquiry: Inquiry, way: Way): Obstacle | undefined {
   const { table, space } = inquiry.board;
   for (const step of way.steps) {
     if (step.kind !== 'cord') continue;
-    const thing = step.lead.takes.find((each) => table.left(each) <= 0);
+    const { takes } = step.lead;
+    const thing = takes.find((each) => table.left(each) < takes.filter((other) => other === each).length);
     const [from, to] = [space.graph.lanes[step.from]?.id, space.graph.lanes[step.to]?.id];
     const stock = space.hook.ids[thing ?? -1];
     if (stock !== undefined && from !== undefined && to !== undefined)

@@ -47,7 +47,8 @@ class Search {
     this.arrive(start, this.mediumAt(start), 0, 0, NONE, NONE);
     let furthest = NONE;
     while (this.heap.size > 0) {
-      const { state, cost: total } = this.heap.pop();
+      const state = this.heap.pop();
+      const total = this.heap.lastCost;
       if (total > ledger.cost(state)) continue;
       const layer = this.layerOf(state);
       if (layer === this.waypoints.length) return { found: true, path: this.pathTo(state) };

@@ -34,7 +34,17 @@ export type Problem =
   | { readonly code: 'setting-misfit'; readonly path: Path; readonly id: string; readonly why: string };
 
 export type ReferenceKind =
-  'room' | 'lane' | 'station' | 'scene' | 'thread' | 'cord stock' | 'setting' | 'bus' | 'VCA' | 'DAW host';
+  | 'room'
+  | 'lane'
+  | 'station'
+  | 'scene'
+  | 'thread'
+  | 'cord stock'
+  | 'adaptor'
+  | 'setting'
+  | 'bus'
+  | 'VCA'
+  | 'DAW host';
 
 /** A path as a reader writes it: `rig.devices[3].room`. */
 export function pathText(path: Path): string {

@@ -38,14 +38,22 @@ export function rigProblems(rig: Rig, index: RigIndex): readonly Problem[] {
       ? []
       : [{ code: 'dangling', path: ['rig', 'devices', i, 'room'], kind: 'room', id: room }],
   );
+  const nowhere = rig.faults.flatMap(({ id }, i): Problem[] =>
+    index.lane(id) === undefined
+      ? [{ code: 'dangling', path: ['rig', 'faults', i, 'id'], kind: 'lane', id }]
+      : [],
+  );
   return [
     ...duplicateIds(rig.rooms, ['rig', 'rooms']),
     ...duplicateIds(rig.devices, ['rig', 'devices']),
     ...duplicateIds(rig.hardwires, ['rig', 'hardwires']),
     ...duplicateIds(rig.cords, ['rig', 'cords']),
+    ...duplicateIds(rig.adaptors, ['rig', 'adaptors']),
+    ...duplicateIds(rig.faults, ['rig', 'faults']),
     ...sameNames(rig.rooms, 'room', ['rig', 'rooms']),
     ...sameNames(rig.devices, 'device', ['rig', 'devices']),
     ...homeless,
+    ...nowhere,
     ...rig.hardwires.flatMap((wire, i) => hardwireProblems(wire, ['rig', 'hardwires', i], index)),
   ];
 }

@@ -22,6 +22,11 @@ export function cordBreaks(cord: Cord, path: Path, index: RigIndex): readonly Pr
   ];
   if (index.stock(cord.stock) === undefined)
     problems.push({ code: 'dangling', path: [...path, 'stock'], kind: 'cord stock', id: cord.stock });
+  for (const end of ['fromAdaptor', 'toAdaptor'] as const) {
+    const id = cord[end];
+    if (id !== undefined && index.adaptor(id) === undefined)
+      problems.push({ code: 'dangling', path: [...path, end], kind: 'adaptor', id });
+  }
   return problems;
 }
 

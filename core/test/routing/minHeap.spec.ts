@@ -10,7 +10,11 @@ describe('the heap of the path search', () => {
         const heap = new MinHeap();
         for (const { state, cost } of entries) heap.push(state, cost);
         const out: { state: number; cost: number }[] = [];
-        while (heap.size > 0) out.push(heap.pop());
+        while (heap.size > 0) {
+          const cost = heap.leastCost;
+          out.push({ state: heap.pop(), cost });
+          expect(heap.lastCost).toBe(cost);
+        }
         expect(out).toEqual([...entries].sort((a, b) => a.cost - b.cost || a.state - b.state));
       }),
     );

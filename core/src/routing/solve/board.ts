@@ -1,5 +1,6 @@
 import type { RoutingSpace } from '../space/routingSpace';
 import { ClaimTable } from './claimTable';
+import { multsOf } from './mults';
 import type { Demand, Item } from './demand';
 import type { Terms } from './wayfinder';
 import { CLEAR, Wayfinder } from './wayfinder';
@@ -88,6 +89,21 @@ export class Board {
     return this.findWide(item, it.demands, it.slots, terms);
   }
 
+  /** The cheapest way of a single item over a mult, wherever on its way that is. */
+  findByMult(item: number, terms: Terms): ItemWays | undefined {
+    const it = this.items[item];
+    const [demand] = it?.demands ?? [];
+    const mults = multsOf(this.space);
+    if (demand === undefined || it?.slots !== undefined || mults.lanes.size === 0) return undefined;
+    const { goals } = demand;
+    const ways = goals.flatMap((_, i) => {
+      const over = { ...demand, goals: [...goals.slice(0, i), mults, ...goals.slice(i)] };
+      return this.finder.find(over, terms, this.matesOf(item, demand)) ?? [];
+    });
+    const cheapest = ways.sort((a, b) => a.cost - b.cost)[0];
+    return cheapest && [cheapest];
+  }
+
   /**
    * Tries slot by slot, beginning with the one the first side would take alone, until one costs no more
    * than the sides alone would.
@@ -107,12 +123,18 @@ export class Board {
     );
     if (alone.some((way) => way === undefined)) return undefined;
     const shares = this.mates(item).length > 0;
-    const least = alone.reduce((sum, way) => sum + (way?.cost ?? 0), 0);
+    const priceAlone = alone.map((way) =>
+      way === undefined ? 0 : way.cost + this.conflictPoints(way, terms),
+    );
+    const least = priceAlone.reduce((sum, points) => sum + points, 0);
     const liked = slots.findIndex((slot) => slot[0] === alone[0]?.end);
     const order = [...slots.keys()].sort((a, b) => Math.abs(a - liked) - Math.abs(b - liked) || a - b);
     let best: { ways: ItemWays; cost: number } | undefined;
     for (const index of order) {
-      const ways = this.findInSlot(item, demands, slots[index] ?? [], terms);
+      // A side that costs so much that the others could not make up for it need not be looked for.
+      const spare = best === undefined || shares ? Infinity : best.cost - least;
+      const below = priceAlone.map((points) => points + spare);
+      const ways = this.findInSlot(item, demands, slots[index] ?? [], terms, below);
       if (ways === undefined) continue;
       const cost = this.priceOf(item, ways, terms);
       if (best === undefined || cost < best.cost) best = { ways, cost };
@@ -121,13 +143,18 @@ export class Board {
     return best?.ways;
   }
 
+  private conflictPoints(way: Way, { perConflict }: Terms): number {
+    const conflicts = this.table.conflicts(way);
+    return conflicts === 0 ? 0 : conflicts * perConflict;
+  }
+
   /** What ways would cost here, conflicts and all; what they share with others is paid for. */
-  private priceOf(item: number, ways: ItemWays, { perConflict }: Terms): number {
-    const conflicts = ways.reduce((sum, way) => sum + this.table.conflicts(way), 0);
+  private priceOf(item: number, ways: ItemWays, terms: Terms): number {
+    const conflicts = ways.reduce((sum, way) => sum + this.conflictPoints(way, terms), 0);
     this.set(item, ways);
     const cost = this.costOf([item]);
     this.set(item, undefined);
-    return conflicts === 0 ? cost : cost + conflicts * perConflict;
+    return cost + conflicts;
   }
 
   private findInSlot(
@@ -135,13 +162,15 @@ export class Board {
     demands: readonly Demand[],
     slot: readonly number[],
     terms: Terms,
+    below: readonly number[],
   ): ItemWays | undefined {
     const ways: Way[] = [];
     for (const [side, demand] of demands.entries()) {
-      const way = this.finder.find(demand, { ...terms, ends: (lane) => lane === slot[side] }, [
-        ...this.matesOf(item, demand),
-        ...ways.filter(({ start }) => start === demand.start),
-      ]);
+      const way = this.finder.find(
+        demand,
+        { ...terms, ends: (lane) => lane === slot[side], below: below[side] ?? Infinity },
+        [...this.matesOf(item, demand), ...ways.filter(({ start }) => start === demand.start)],
+      );
       if (way === undefined) break;
       this.table.claim(way);
       ways.push(way);

@@ -6,6 +6,9 @@ import type { Claims, Taking, Way } from './way';
 /** Claims that something held for good counts for: more than all ways together. */
 const HELD = 1_000_000;
 
+/** A cord and an adaptor at each end. */
+const MOST_TAKEN = 3;
+
 /** No value claimed. */
 const FREE = -2;
 
@@ -82,8 +85,8 @@ export class ClaimTable {
     return count;
   }
 
-  private take({ thing, jack }: Taking, by: number): void {
-    const key = jack * this.taken.length + thing;
+  private take({ thing, jack, nth }: Taking, by: number): void {
+    const key = (jack * this.taken.length + thing) * MOST_TAKEN + nth;
     const before = this.sharers.get(key) ?? 0;
     if (before + by === 0) this.sharers.delete(key);
     else this.sharers.set(key, before + by);

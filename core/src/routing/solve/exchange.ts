@@ -56,17 +56,17 @@ function clashIn(board: Board, units: Branch['units']): Clash | undefined {
 
 /** Something off the hook that the members take more of than is left. */
 function shortageIn(board: Board, units: Branch['units']): Clash | undefined {
-  const takers = new Map<number, { cords: Set<number>; members: Set<number> }>();
+  const takers = new Map<number, { taken: Set<string>; members: Set<number> }>();
   for (const [member, unit] of units.entries())
     for (const { takes } of waysIn(unit))
-      for (const { thing, jack } of takes) {
-        const at = takers.get(thing) ?? { cords: new Set(), members: new Set() };
+      for (const { thing, jack, nth } of takes) {
+        const at = takers.get(thing) ?? { taken: new Set<string>(), members: new Set<number>() };
         takers.set(thing, at);
-        at.cords.add(jack);
+        at.taken.add(`${String(jack)} ${String(nth)}`);
         at.members.add(member);
       }
-  for (const [thing, { cords, members }] of takers)
-    if (cords.size > board.table.left(thing)) {
+  for (const [thing, { taken, members }] of takers)
+    if (taken.size > board.table.left(thing)) {
       const list = [...members];
       return { members: list, keys: list.map(() => banThingKey(thing)) };
     }
@@ -94,16 +94,37 @@ function ordersOf(items: readonly number[]): readonly (readonly number[])[] {
   );
 }
 
-/** The cheapest ways of a unit that is off the board: one after another, in whichever order is best. */
+/** Places items one after another, and takes them off again. */
+function inTurn(
+  board: Board,
+  unit: readonly number[],
+  order: readonly number[],
+  find: (item: number, first: boolean) => ItemWays | undefined,
+): UnitWays {
+  order.forEach((item, i) => {
+    board.set(item, find(item, i === 0));
+  });
+  const placed = { ways: unit.map((item) => board.ways(item)), cost: board.costOf(unit) };
+  for (const item of order) board.set(item, undefined);
+  return placed;
+}
+
+/**
+ * The cheapest ways of a unit that is off the board: one after another, in whichever order is best. Where
+ * some find none, the first goes by a mult, so that the others can branch off there.
+ */
 function place(board: Board, unit: readonly number[], bans: ReadonlySet<number>): UnitWays {
-  let best: UnitWays = { ways: unit.map(() => undefined), cost: Infinity };
-  for (const order of ordersOf(unit)) {
-    for (const item of order) board.set(item, board.find(item, { ...CLEAR, bans }));
-    const cost = board.costOf(unit);
-    if (cost < best.cost) best = { ways: unit.map((item) => board.ways(item)), cost };
-    for (const item of order) board.set(item, undefined);
-  }
-  return best;
+  const terms = { ...CLEAR, bans };
+  const cheapest = (list: readonly UnitWays[]): UnitWays => list.reduce((a, b) => (b.cost < a.cost ? b : a));
+  const orders = ordersOf(unit);
+  const best = cheapest(orders.map((order) => inTurn(board, unit, order, (item) => board.find(item, terms))));
+  if (unit.length < 2 || best.ways.every((ways) => ways !== undefined)) return best;
+  const byMult = orders.map((order) =>
+    inTurn(board, unit, order, (item, first) =>
+      first ? board.findByMult(item, terms) : board.find(item, terms),
+    ),
+  );
+  return cheapest([best, ...byMult]);
 }
 
 /**
@@ -146,7 +167,7 @@ function search(
     none,
   );
   while (heap.size > 0 && branches.length < MOST_BRANCHES && !over()) {
-    const branch = branches[heap.pop().state];
+    const branch = branches[heap.pop()];
     if (branch === undefined) return undefined;
     const clash = clashIn(board, branch.units);
     if (clash === undefined) return branch.units;

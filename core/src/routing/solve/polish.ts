@@ -4,8 +4,8 @@ import type { Cancelled } from './negotiate';
 import { rivalsOf } from './rivals';
 
 const MOST_PASSES = 6;
-/** States the searches of one polishing may take up: about a second. */
-const MOST_WORK = 1_500_000;
+/** States the searches of one polishing may take up: some tenths of a second. */
+const MOST_WORK = 200_000;
 /** Prices of a conflict at which somebody else's place is asked for, in cords. */
 const ASKING_PRICES = [0.05, 0.6, 2.5] as const;
 /** A way that pushes more than this many others aside is left alone. */

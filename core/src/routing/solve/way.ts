@@ -27,6 +27,8 @@ export interface Way extends Claims {
 export interface Taking {
   readonly thing: number;
   readonly jack: number;
+  /** Which of the things the cord takes: two adaptors alike are two. */
+  readonly nth: number;
 }
 
 export const CLOSED = 0;
@@ -78,12 +80,12 @@ export const stepCost = (space: RoutingSpace, step: Step): number =>
     : (space.arcs.cost[step.arc] ?? 0);
 
 function takesOf(space: RoutingSpace, step: Step): readonly Taking[] {
-  if (step.kind === 'cord') return step.lead.takes.map((thing) => ({ thing, jack: step.from }));
+  if (step.kind === 'cord') return step.lead.takes.map((thing, nth) => ({ thing, jack: step.from, nth }));
   const cord = space.ownCords[space.arcs.cord[step.arc] ?? NONE];
   if (cord === undefined) return [];
-  return [cord.stock, cord.fromAdaptor, cord.toAdaptor].flatMap((id) => {
+  return [cord.stock, cord.fromAdaptor, cord.toAdaptor].flatMap((id, nth) => {
     const index = id === undefined ? NONE : space.hook.ids.indexOf(id);
-    return index < 0 ? [] : [{ thing: index, jack: step.from }];
+    return index < 0 ? [] : [{ thing: index, jack: step.from, nth }];
   });
 }
 

@@ -4,8 +4,8 @@ import { SIGNALS } from '../space/buildSpace';
 import { HOP_POINTS } from '../costs';
 import type { LeadHub, RoutingSpace, Step } from '../space/routingSpace';
 import { ANY_MEDIUM, NONE } from '../space/routingSpace';
-import type { Backward, Bound } from './bounds';
-import { backwardArcs, boundTo } from './bounds';
+import type { Bound, Terrain } from './bounds';
+import { boundTo, terrainOf } from './bounds';
 import type { ClaimTable } from './claimTable';
 import type { Demand, Goal } from './demand';
 import type { Way } from './way';
@@ -40,6 +40,11 @@ export const CLEAR: Terms = { perConflict: Infinity };
 
 const WHOLE = -2;
 const ANY_JACK = -1;
+/**
+ * A way of the same source costs nothing to share, up to its very end: that one conflict has to count for
+ * more than what going another way costs.
+ */
+const MATE_END = 16;
 /** The other end of a cord that is not known yet: no lane. */
 const NO_JACK = -1;
 /** Reached by a cord of another way of the same source. */
@@ -60,7 +65,7 @@ const MOST_RETRIES = 5;
  */
 export class Wayfinder {
   private readonly ledger = new SearchLedger();
-  private readonly backward: Backward;
+  private readonly terrain: Terrain;
   private readonly bounds = new WeakMap<Goal, Bound>();
   private readonly lanes: number;
   private readonly width: number;
@@ -74,7 +79,7 @@ export class Wayfinder {
     readonly space: RoutingSpace,
     readonly table: ClaimTable,
   ) {
-    this.backward = backwardArcs(space);
+    this.terrain = terrainOf(space);
     this.lanes = space.graph.lanes.length;
     this.width = this.lanes + space.hubs.length + space.entries.length;
     this.layerSize = this.width * SIGNALS;
@@ -112,27 +117,31 @@ export class Wayfinder {
         (step) =>
           step.kind === 'cord' && step.lead.takes.includes(thing) && this.mateCords.get(step.from) !== step,
       );
-      if (fresh.length > Math.max(0, this.table.left(thing)))
+      const wanted = fresh.reduce(
+        (sum, step) => sum + (step.kind === 'cord' ? countOf(step.lead.takes, thing) : 0),
+        0,
+      );
+      if (wanted > Math.max(0, this.table.left(thing)))
         return fresh.map(({ from }) => banThingKey(thing, from));
     }
     return [];
   }
 
   /** Points from a lane past the goals from `layer` on, at least. */
-  private boundsOf(demand: Demand): readonly { readonly points: Float64Array; readonly rest: number }[] {
+  private boundsOf(demand: Demand): readonly (Bound & { readonly rest: number })[] {
     const bounds = demand.goals.map((goal) => {
       const known = this.bounds.get(goal);
       if (known !== undefined) return known;
-      const made = boundTo(this.space, this.backward, goal);
+      const made = boundTo(this.space, this.terrain, goal);
       this.bounds.set(goal, made);
       return made;
     });
     let rest = 0;
-    const layers: { points: Float64Array; rest: number }[] = [];
+    const layers: { points: Float64Array; nearest: Bound['nearest']; rest: number }[] = [];
     for (let i = bounds.length - 1; i >= 0; i--) {
       const bound = bounds[i];
       if (bound === undefined) continue;
-      layers.unshift({ points: bound.points, rest });
+      layers.unshift({ ...bound, rest });
       const before = demand.goals[i - 1];
       if (before !== undefined) rest += least(before, bound.points);
     }
@@ -142,8 +151,9 @@ export class Wayfinder {
   private search(demand: Demand, terms: Terms, mates: readonly Way[]): readonly Step[] | undefined {
     const shared = mates.length > 0;
     this.mateCords = cordsOf(mates);
+    const mateEnds = new Set(mates.map(({ end }) => end));
     const { space, table, ledger, lanes, width, layerSize } = this;
-    const { arcs, laneMedium, hubs, hubsFrom, entries, plugCost } = space;
+    const { arcs, laneMedium, hubs, hubsFrom, plugCost } = space;
     const { goals } = demand;
     const { perConflict, everyHeldPlace = false, bans, ends, below = Infinity } = terms;
     const bounds = this.boundsOf(demand);
@@ -154,8 +164,8 @@ export class Wayfinder {
       if (bans !== undefined && (bans.has(banKey(resource)) || bans.has(banKey(resource, value))))
         return Infinity;
       const claims = table.claims(resource);
-      const whole = everyHeldPlace && resource < lanes;
-      const against = claims === 0 ? 0 : whole ? 1 : table.against(resource, value);
+      const others = claims === 0 ? 0 : table.against(resource, value);
+      const against = everyHeldPlace && (others > 0 || (claims > 0 && resource < lanes)) ? 1 : others;
       return (
         (against === 0 ? 0 : perConflict * against) +
         (perConflict === Infinity ? 0 : (table.history[resource] ?? 0))
@@ -174,6 +184,7 @@ export class Wayfinder {
       const onward = bound === undefined || shared ? 0 : (bound.points[node] ?? 0) + bound.rest;
       if (!(cost + onward < below)) return;
       ledger.write(state, cost, from, by);
+      if (node >= lanes + hubs.length) cursor.delete(state);
       heap.push(state, cost + onward);
     };
     const arrive = (
@@ -192,15 +203,34 @@ export class Wayfinder {
         if (layer + 1 < goals.length) passed++;
         else if (ends === undefined || ends(lane)) {
           passed++;
-          total += (demand.endCost?.(lane) ?? 0) + extra(endResource(space, lane), demand.number);
+          total += demand.endCost?.(lane) ?? 0;
+          const taken = extra(endResource(space, lane), demand.number);
+          total += mateEnds.has(lane) ? MATE_END * taken : taken;
         }
       }
       relax(passed * layerSize + signal * width + lane, passed, lane, total, from, by);
     };
+    /** Where the jacks of an entry have got to. */
+    const cursor = new Map<number, number>();
     const opening = (jack: number): number => {
       let sum = plugCost[jack] ?? 0;
       for (const normal of space.opens[jack] ?? []) sum += extra(normalResource(space, normal), OPEN);
       return sum;
+    };
+
+    const enter = (
+      jack: number,
+      from: number,
+      signal: number,
+      layer: number,
+      total: number,
+      state: number,
+    ): void => {
+      const own = extra(jack, cordValue(space, from));
+      if (own === Infinity) return;
+      const cost = total + own + opening(jack) + extra(plugResource(space, jack), from);
+      if (bans !== undefined && extra(plugResource(space, from), jack) === Infinity) return;
+      if (cost < Infinity) arrive(jack, signal, layer, cost, state, NONE);
     };
 
     arrive(
@@ -212,12 +242,31 @@ export class Wayfinder {
       NONE,
     );
     while (heap.size > 0) {
-      const { state, cost: key } = heap.pop();
+      const state = heap.pop();
+      const key = heap.lastCost;
       const layer = Math.floor(state / layerSize);
       const node = state % width;
       const signal = Math.floor((state % layerSize) / width);
       const total = ledger.cost(state);
       const bound = bounds[layer];
+      if (node >= lanes + hubs.length) {
+        // The jacks of an entry come one at a time, the nearest to the goal first: most are never looked at.
+        const from = ledger.from(ledger.from(state)) % width;
+        const near = bound?.nearest(node - lanes - hubs.length);
+        const base = total + (bound?.rest ?? 0);
+        let next = cursor.get(state) ?? 0;
+        const count = near?.jacks.length ?? 0;
+        do {
+          if (next < count) enter(near?.jacks[next] ?? NONE, from, signal, layer, total, state);
+          next++;
+        } while (
+          next < count &&
+          (shared || heap.size === 0 || base + (near?.points[next] ?? 0) <= heap.leastCost)
+        );
+        cursor.set(state, next);
+        if (next < count) heap.push(state, base + (near?.points[next] ?? 0));
+        continue;
+      }
       const onward = bound === undefined || shared ? 0 : (bound.points[node] ?? 0) + bound.rest;
       if (key > total + onward) continue;
       this.settled++;
@@ -251,19 +300,9 @@ export class Wayfinder {
               );
             }
         }
-      } else if (node < lanes + hubs.length) {
+      } else {
         const entry = lanes + hubs.length + (hubs[node - lanes]?.entry ?? 0);
         relax(layer * layerSize + signal * width + entry, layer, entry, total, state, NONE);
-      } else {
-        const from = ledger.from(ledger.from(state)) % width;
-        const value = cordValue(space, from);
-        for (const jack of entries[node - lanes - hubs.length] ?? []) {
-          const own = extra(jack, value);
-          if (own === Infinity) continue;
-          const cost = total + own + opening(jack) + extra(plugResource(space, jack), from);
-          if (bans !== undefined && extra(plugResource(space, from), jack) === Infinity) continue;
-          if (cost < Infinity) arrive(jack, signal, layer, cost, state, NONE);
-        }
       }
     }
     return undefined;
@@ -307,7 +346,7 @@ export class Wayfinder {
       for (const thing of takes) {
         if (bans?.has(banThingKey(thing)) === true || bans?.has(banThingKey(thing, jack)) === true)
           cost = Infinity;
-        if (this.table.left(thing) <= 0) cost += perConflict;
+        if (this.table.left(thing) < countOf(takes, thing)) cost += perConflict;
         if (perConflict !== Infinity) cost += this.table.hookHistory[thing] ?? 0;
       }
       if (cost < best.cost) best = { index, cost };
@@ -344,6 +383,12 @@ export class Wayfinder {
     return steps.reverse();
   }
 }
+
+const countOf = (takes: readonly number[], thing: number): number => {
+  let count = 0;
+  for (const each of takes) if (each === thing) count++;
+  return count;
+};
 
 type Cord = Extract<Step, { kind: 'cord' }>;
 

@@ -1,0 +1,89 @@
+import { prepare } from '@ft/core/routing/prepare';
+import { route } from '@ft/core/routing/route';
+import { Board, UNROUTED_POINTS } from '@ft/core/routing/solve/board';
+import type { Session } from '@ft/core/session/sessionSchema';
+import type { Studio } from '@ft/core/session/studioSchema';
+import { routingStudio } from './routingRig';
+
+interface Result {
+  readonly unrouted: number;
+  readonly points: number;
+  readonly ms: number;
+}
+
+function timed<T>(work: () => T): { readonly value: T; readonly ms: number } {
+  const started = performance.now();
+  const value = work();
+  return { value, ms: performance.now() - started };
+}
+
+const split = (cost: number, ms: number): Result => {
+  const unrouted = Math.round(cost / UNROUTED_POINTS);
+  return { unrouted, points: cost - unrouted * UNROUTED_POINTS, ms };
+};
+
+/** One thread after the other, each by its shortest path around those before: what most people do by hand. */
+function oneByOne(studio: Studio): Result {
+  const [session] = studio.sessions as [Session];
+  const [scene] = session.scenes as [Session['scenes'][number]];
+  const { value, ms } = timed(() => {
+    const { space, items } = prepare(studio.rig, session, scene, undefined);
+    const board = new Board(space, items);
+    for (const item of items.keys()) board.set(item, board.find(item));
+    return board.total();
+  });
+  return split(value, ms);
+}
+
+function together(studio: Studio): Result & { readonly studio: Studio } {
+  const [session] = studio.sessions as [Session];
+  const [scene] = session.scenes as [Session['scenes'][number]];
+  const { value, ms } = timed(() => route(studio.rig, session, scene));
+  const settings = Object.fromEntries(
+    Object.entries({ ...scene.settings, ...value.settings }).filter(([, each]) => each !== null),
+  );
+  const after = {
+    ...session,
+    scenes: [{ ...scene, cords: [...value.cords], settings: settings as typeof scene.settings }],
+  };
+  return { ...split(value.cost, ms), studio: { ...studio, sessions: [after] } };
+}
+
+/** One microphone less, one pin more: how long it takes, and how many cords of others move. */
+function again(studio: Studio): { readonly ms: number; readonly moved: number } {
+  const [session] = studio.sessions as [Session];
+  const [scene] = session.scenes as [Session['scenes'][number]];
+  const changed = session.threads.map((thread) =>
+    thread.id === 'thread-7'
+      ? { ...thread, pins: { ...thread.pins, preamp: 'preamp-3/channel-60' as never } }
+      : thread,
+  );
+  const { value, ms } = timed(() =>
+    route(studio.rig, { ...session, threads: changed }, scene, { only: ['thread-7' as never] }),
+  );
+  const after = new Set(value.cords.map(({ id }) => id));
+  return {
+    ms,
+    moved: scene.cords.filter(({ id, thread }) => thread !== 'thread-7' && !after.has(id)).length,
+  };
+}
+
+/** A facility of twenty bays routed whole, and once more after one edit. */
+export function routing(): void {
+  const studio = routingStudio();
+  // The second run of each is timed: the first compiles.
+  oneByOne(studio);
+  together(studio);
+  const plain = oneByOne(studio);
+  const whole = together(studio);
+  again(whole.studio);
+  const edit = again(whole.studio);
+  const row = (what: string, { unrouted, points, ms }: Result): string =>
+    `  ${what.padEnd(34)} ${String(unrouted).padStart(3)} without a way, ${(points / plain.points).toFixed(3)} x the cost, ${(ms / plain.ms).toFixed(1)} x the time (${ms.toFixed(0)} ms)`;
+  console.log(`\n20 bays of 96, 150 threads, all to be routed`);
+  console.log(row('one after another, shortest path', plain));
+  console.log(row('together', whole));
+  console.log(
+    `  again after one edit               ${(edit.ms / whole.ms).toFixed(2)} x routing all (${edit.ms.toFixed(0)} ms), ${String(edit.moved)} cords of others moved`,
+  );
+}
