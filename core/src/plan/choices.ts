@@ -1,8 +1,10 @@
 import type { SignalGraph } from '../graph/signalGraph';
-import { namingOf } from '../checks/naming';
+import { namingOf, threadName } from '../checks/naming';
 import { obstacleSentence } from '../checks/obstacleWording';
 import type { PinRole } from '../rig/deviceModel';
+import type { StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
+import type { Obstacle } from '../routing/diagnose';
 import { trialsFor } from '../routing/trial';
 import type { Scene, Session, Thread } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
@@ -15,6 +17,8 @@ export interface Choice {
   readonly name: string;
   /** Cords the thread would need with this choice. */
   readonly cords?: number;
+  /** What choosing it would mean for other threads. */
+  readonly note?: string;
   /** Why it cannot be chosen. */
   readonly because?: string;
 }
@@ -30,7 +34,29 @@ const withChoice = (thread: Thread, field: PinRole, id: string): Thread =>
     ? { ...thread, inserts: [...thread.inserts, id as Thread['inserts'][number]] }
     : { ...thread, pins: { ...thread.pins, [field]: id } };
 
+/** What stands behind the free ones, and what stands last. */
+const AFTER_FREE = Number.MAX_VALUE;
+
 const byCost = (a: { cost: number }, b: { cost: number }): number => a.cost - b.cost;
+
+/** Where it is other threads that hold a unit, and none is pinned to it: they can be moved. */
+function movableHolders(
+  session: Session,
+  obstacle: Obstacle,
+  station: StationId,
+): readonly string[] | undefined {
+  if (obstacle.code !== 'held') return undefined;
+  const holders = obstacle.holders.map(({ thread }) => session.threads.find(({ id }) => id === thread));
+  const movable = holders.every(
+    (holder) =>
+      holder !== undefined &&
+      !Object.values(holder.pins).includes(station) &&
+      !holder.inserts.includes(station),
+  );
+  return movable
+    ? [...new Set(holders.flatMap((holder) => (holder === undefined ? [] : [threadName(holder)])))]
+    : undefined;
+}
 
 function microphones(
   graph: SignalGraph,
@@ -45,15 +71,15 @@ function microphones(
     return {
       id: lane.id,
       name: lane.name,
-      ...(user && { because: `on line ${user.number} of the input list already` }),
+      ...(user && { note: `on line ${user.number} already: both take its signal` }),
     };
   });
-  return choices.sort((a, b) => Number(a.because !== undefined) - Number(b.because !== undefined));
+  return choices.sort((a, b) => Number(a.note !== undefined) - Number(b.note !== undefined));
 }
 
 /**
- * What can go into a cell of the input list, cheapest first; what cannot stands at the end with the
- * reason. Each choice is tried by routing the thread with it. Names are matched word by word.
+ * What can go into a cell of the input list, cheapest first; then what others would have to move for;
+ * what cannot go there stands at the end with the reason. Each choice is tried by routing the thread with it. Names are matched word by word.
  */
 export function choicesFor(
   rig: Rig,
@@ -76,6 +102,11 @@ export function choicesFor(
       const tried = trial(withChoice(thread, field, station.id));
       const base = { id: station.id, name: station.name };
       if (tried.found) return { cost: tried.cost, choice: { ...base, cords: tried.cords } };
+      const holders = movableHolders(session, tried.obstacle, station.id);
+      if (holders !== undefined) {
+        const note = `Held by ${holders.join(', ')}, which moves if there is room elsewhere.`;
+        return { cost: AFTER_FREE, choice: { ...base, note } };
+      }
       return { cost: Infinity, choice: { ...base, because: obstacleSentence(tried.obstacle, naming) } };
     })
     .sort((a, b) => (a.cost === b.cost ? 0 : byCost(a, b)))

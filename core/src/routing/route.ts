@@ -36,10 +36,12 @@ export interface RouteOptions {
   readonly mode?: RouteMode;
 }
 
-const sameWay = (a: Way | undefined, b: Way): boolean =>
-  a !== undefined &&
+const sameWay = (a: Way, b: Way): boolean =>
   a.steps.length === b.steps.length &&
-  a.steps.every((step, i) => step.from === b.steps[i]?.from && step.to === b.steps[i]?.to);
+  a.steps.every(({ from, to }, i) => {
+    const other = b.steps[i];
+    return from === other?.from && to === other.to;
+  });
 
 /** Which thread has which way on a board. */
 function waysOn(board: Board): ReadonlyMap<ThreadId, Way> {
@@ -58,7 +60,8 @@ function keptThreads({ items, standing }: Prepared, ways: ReadonlyMap<ThreadId, 
   const kept = items.flatMap(({ demands }, item) =>
     demands.flatMap(({ thread }, side) => {
       const way = ways.get(thread);
-      return way !== undefined && sameWay(standing[item]?.[side], way) ? [thread] : [];
+      const before = standing[item]?.[side];
+      return way !== undefined && before !== undefined && sameWay(before, way) ? [thread] : [];
     }),
   );
   return new Set(kept);

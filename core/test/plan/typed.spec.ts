@@ -73,8 +73,25 @@ describe('what can go into a cell', () => {
     const choices = offered('line-1', 'preamp');
     expect(choices[0]!.name).toBe('Mic preamp 1');
     // The converter channel behind preamp 2’s half normal is free, so the preamp alone stands in the way.
-    expect(choices.find(({ name }) => name === 'Mic preamp 2')!.because).toBe(
-      'Held by 2 Joss Verrill, Lamplighter: Mic preamp 2. Make room there, or choose another unit.',
+    const held = choices.findIndex(({ name }) => name === 'Mic preamp 2');
+    expect(choices[held]).toEqual({
+      id: 'preamp/channel-2',
+      name: 'Mic preamp 2',
+      note: 'Held by 2 Joss Verrill, Lamplighter, which moves if there is room elsewhere.',
+    });
+    expect(choices.slice(0, held).every(({ cords }) => cords !== undefined)).toBe(true);
+  });
+
+  it('bars a unit that another thread is pinned to', () => {
+    const pinned = {
+      ...session,
+      threads: session.threads.map((thread) =>
+        thread.id === 'line-2' ? { ...thread, pins: { preamp: 'preamp/channel-2' as never } } : thread,
+      ),
+    };
+    const choices = choicesFor(demo.rig, pinned, scene, line('line-1'), 'preamp', '');
+    expect(choices.find(({ name }) => name === 'Mic preamp 2')!.because).toMatch(
+      /^Pins contradict each other/,
     );
     const firstBarred = choices.findIndex(({ because }) => because !== undefined);
     expect(choices.slice(firstBarred).every(({ because }) => because !== undefined)).toBe(true);
@@ -83,7 +100,7 @@ describe('what can go into a cell', () => {
   it('says of a microphone in use where it is', () => {
     const used = offered('line-1', 'from', 'ribbon');
     expect(used).toEqual([
-      { id: 'foley-mic/out/1', name: 'Long ribbon', because: 'on line 3 of the input list already' },
+      { id: 'foley-mic/out/1', name: 'Long ribbon', note: 'on line 3 already: both take its signal' },
     ]);
   });
 

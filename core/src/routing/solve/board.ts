@@ -53,7 +53,9 @@ export class Board {
   /** Keeps an item where it is: nothing may be planned against it. */
   freeze(item: number): void {
     for (const { resources, values } of this.placed[item] ?? [])
-      resources.forEach((resource, i) => this.table.hold(resource, values[i] ?? NONE));
+      resources.forEach((resource, i) => {
+        this.table.hold(resource, values[i] ?? NONE);
+      });
   }
 
   /** Keeps a knob where it stands: it was set by hand. */

@@ -117,8 +117,8 @@ function leadHubs(
   const hubOf = new Map<string, number>();
   const hubsAt = (room: string, from: string): readonly number[] =>
     entryKeys.flatMap((key, entry): number[] => {
-      const [at, to] = key.split(' ') as [string, never];
-      const leads = classes.get(leadClass(from as never, to));
+      const [at = '', to = ''] = key.split(' ');
+      const leads = classes.get(leadClass(from, to));
       if (at !== room || leads === undefined) return [];
       const name = `${room} ${from} ${to}`;
       const known = hubOf.get(name);

@@ -48,7 +48,8 @@ const endsOf = (plug: Connector, rig: Rig): readonly End[] => [
   }),
 ];
 
-export const leadClass = (from: Connector, to: Connector): string => `${from} ${to}`;
+/** Names a pair of connectors. */
+export const leadClass = (from: string, to: string): string => `${from} ${to}`;
 
 /** An adaptor more is dearer than a longer cord of the right kind. */
 const byBest = (a: Lead, b: Lead): number =>

@@ -12,8 +12,8 @@ import type { Column } from './columns';
 const WAIT_MS = 60;
 
 /**
- * Edits one cell. In a choice cell, what is typed searches what can go there, best first; what cannot
- * stands below with the reason. Every keystroke is reported, so that none is lost.
+ * Edits one cell. In a choice cell, what is typed searches what can go there, best first; what others
+ * would have to move for, and what cannot go there, stand below with a remark. Every keystroke is reported, so that none is lost.
  */
 @Component({
   selector: 'ft-cell-editor',
@@ -21,8 +21,8 @@ const WAIT_MS = 60;
   template: `
     <ng-template #row let-choice="result">
       <span [class.quiet]="choice.because">{{ choice.name }}</span>
-      @if (choice.because) {
-        <small class="quiet reason">{{ choice.because }}</small>
+      @if (choice.because ?? choice.note; as remark) {
+        <small class="quiet reason">{{ remark }}</small>
       } @else if (choice.cords !== undefined) {
         <small class="quiet"> · {{ choice.cords }} {{ choice.cords === 1 ? 'cord' : 'cords' }}</small>
       }
