@@ -4,6 +4,7 @@ import { laneLabel } from '@ft/core/rig/laneLabel';
 import type { Rig } from '@ft/core/rig/rigSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { studioSchema } from '@ft/core/session/studioSchema';
+import { BENCH_SESSION } from './benchSession';
 import { wireIdOf } from '@ft/core/wiring/wireId';
 
 const BAYS = 20;
@@ -64,15 +65,9 @@ function pairs(rig: Rig): readonly (readonly [string, string])[] {
 }
 
 const SESSION = {
-  id: 'session',
-  name: 'Session',
-  sampleRateHz: 48_000,
-  wordLengthBits: 24,
-  bufferSamples: 64,
-  lineUp: { dbfs: -18, dbu: 4 },
+  ...BENCH_SESSION,
   threads: [],
   scenes: [{ id: 'scene', name: 'Scene', cords: [], settings: {} }],
-  waivers: [],
 };
 
 /** Twenty bays of 96 columns with gear behind them, and nothing wired. */

@@ -1,6 +1,7 @@
 import { canonicalStudio } from '@ft/core/formats/canonicalStudio';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { studioSchema } from '@ft/core/session/studioSchema';
+import { BENCH_SESSION } from './benchSession';
 
 const numbers = (count: number): readonly number[] => Array.from({ length: count }, (_, i) => i + 1);
 
@@ -91,15 +92,9 @@ export function generatedStudio(suites: number): Studio {
       },
       sessions: [
         {
-          id: 'session',
-          name: 'Session',
-          sampleRateHz: 48_000,
-          wordLengthBits: 24,
-          bufferSamples: 64,
-          lineUp: { dbfs: -18, dbu: 4 },
+          ...BENCH_SESSION,
           threads: made.flatMap(({ threads }) => threads),
           scenes: [{ id: 'scene', name: 'Scene', cords: made.flatMap(({ cords }) => cords), settings: {} }],
-          waivers: [],
         },
       ],
     }),

@@ -1,6 +1,7 @@
 import { canonicalStudio } from '@ft/core/formats/canonicalStudio';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { studioSchema } from '@ft/core/session/studioSchema';
+import { BENCH_SESSION } from './benchSession';
 
 const ROOMS = 4;
 const LINES_PER_ROOM = 48;
@@ -116,15 +117,9 @@ export const routingStudio = (): Studio =>
       },
       sessions: [
         {
-          id: 'session',
-          name: 'Session',
-          sampleRateHz: 48_000,
-          wordLengthBits: 24,
-          bufferSamples: 64,
-          lineUp: { dbfs: -18, dbu: 4 },
+          ...BENCH_SESSION,
           threads,
           scenes: [{ id: 'scene', name: 'Scene', cords: [], settings: {} }],
-          waivers: [],
         },
       ],
     }),

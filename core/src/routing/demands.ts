@@ -99,14 +99,15 @@ export function itemsFor(
   };
   const groups = new Map<string, Thread[]>();
   for (const thread of threads) groups.set(leadOf(thread), [...(groups.get(leadOf(thread)) ?? []), thread]);
-  return [...groups.values()].map((sides): Item => {
+  return [...groups.values()].flatMap((sides): readonly Item[] => {
     const [first] = sides;
     const inOrder = [...sides].sort((a, b) => sideOf(a) - sideOf(b));
     const demands = inOrder.map(demand);
+    // Feeds end where they say, so their sides need no slot together.
     if (first === undefined || sides.length === 1 || inOrder.some(({ purpose }) => purpose === 'feed'))
-      return { demands };
+      return demands.map((each) => ({ demands: [each] }));
     const width = sideOf(inOrder.at(-1) ?? first) + 1;
     const slots = slotsOf(graph, width).map((slot) => inOrder.map((side) => slot[sideOf(side)] ?? -1));
-    return { demands, slots };
+    return [{ demands, slots }];
   });
 }

@@ -5,7 +5,7 @@ import type { Thread } from '../session/sessionSchema';
 import type { Board } from './solve/board';
 import type { Demand, Goal } from './solve/demand';
 import type { Way } from './solve/way';
-import { CLEAR } from './solve/wayfinder';
+import { CLEAR } from './solve/terms';
 import type { PlaceRole, Waypoint } from './waypoints';
 import { waypointsOf } from './waypoints';
 

@@ -13,7 +13,7 @@ import { handHeldJacks } from './withoutHandCords';
 
 /** What a thread would take if it were asked for something else. */
 export type Trial =
-  | { readonly found: true; readonly cost: number; readonly cords: number; readonly newCords: number }
+  | { readonly found: true; readonly cost: number; readonly cords: number }
   | { readonly found: false; readonly obstacle: Obstacle };
 
 export interface Trials {
@@ -34,9 +34,8 @@ export function trialsFor(rig: Rig, session: Session, scene: Scene, id: ThreadId
       if (way !== undefined) ways.set(thread, way);
     });
   });
-  const isNew = (way: Way): number => way.steps.filter(({ kind }) => kind === 'cord').length;
-  const isKept = (way: Way): number =>
-    way.steps.filter((step) => step.kind === 'arc' && (space.arcs.cord[step.arc] ?? NONE) >= 0).length;
+  const cordCount = ({ steps }: Way): number =>
+    steps.filter((step) => step.kind === 'cord' || (space.arcs.cord[step.arc] ?? NONE) >= 0).length;
   return {
     graph: space.graph,
     trial: (thread) => {
@@ -45,8 +44,7 @@ export function trialsFor(rig: Rig, session: Session, scene: Scene, id: ThreadId
       if (made === undefined) throw new Error('one thread makes one demand');
       const demand = { ...made, number: threads.length };
       const way = board.finder.find(demand);
-      if (way !== undefined)
-        return { found: true, cost: way.cost, cords: isNew(way) + isKept(way), newCords: isNew(way) };
+      if (way !== undefined) return { found: true, cost: way.cost, cords: cordCount(way) };
       const others = threads.map((each) => (each.id === id ? thread : each));
       const obstacle = diagnose({
         ...{ board, thread, demand, ways },

@@ -305,6 +305,24 @@ describe('a feed', () => {
     );
     expect(cordsIn(routing)).toEqual(['unit-bay/upper-1/1 → unit-bay/lower-2/1']);
   });
+
+  it('of two sides goes to two inputs that need not be adjacent', () => {
+    const routing = routed(
+      studio({
+        threads: [
+          { purpose: 'feed', from: 'opto/out-1/1', to: 'opto/in-2/1' },
+          {
+            ...{ purpose: 'feed', from: 'preamp/out-1/1', to: 'opto/in-1/1' },
+            link: { lead: 'thread-1', place: 2 },
+          },
+        ],
+      }),
+    );
+    expect(cordsIn(routing)).toEqual([
+      'line-bay/upper-1/1 → unit-bay/lower-1/1',
+      'unit-bay/upper-1/1 → unit-bay/lower-2/1',
+    ]);
+  });
 });
 
 describe('preferences', () => {

@@ -56,7 +56,9 @@ export function faultsOf(studio: Studio, routing: Routing): readonly string[] {
 
 /** Sides of wide threads that do not sit side by side, the first on an odd input. */
 function sideFaults(threads: readonly Thread[], ended: ReadonlyMap<string, number>): readonly string[] {
-  return threads.flatMap(({ id, link }) => {
+  // Feeds end where they say, and not at the DAW.
+  const sides = threads.filter(({ purpose }) => purpose !== 'feed');
+  return sides.flatMap(({ id, link }) => {
     const [first, own] = [ended.get(link?.lead ?? ''), ended.get(id)];
     if (link === undefined || first === undefined || own === undefined) return [];
     return first % 2 === 1 && own === first + link.place - 1

@@ -1,7 +1,7 @@
 import { MinHeap } from '../minHeap';
 import type { Board, ItemWays } from './board';
 import type { Cancelled } from './negotiate';
-import { banKey, banThingKey, CLEAR } from './wayfinder';
+import { banKey, banThingKey, CLEAR } from './terms';
 import type { Way } from './way';
 import { startValue } from './way';
 

@@ -30,17 +30,13 @@ function again(board: Board, item: number): boolean {
 /** The item takes its place, and those in the way look for another. */
 function push(board: Board, item: number, order: readonly number[], perConflict: number): boolean {
   const before = board.ways(item);
-  const own = board.costOf([item]);
   board.set(item, undefined);
   const wanted = board.find(item, { perConflict });
   const rivals = wanted === undefined ? [] : rivalsOf(board, wanted, order);
-  if (wanted === undefined || rivals.length === 0 || rivals.length > MOST_PUSHED) {
-    board.set(item, before);
-    return false;
-  }
   board.set(item, before);
+  if (wanted === undefined || rivals.length === 0 || rivals.length > MOST_PUSHED) return false;
   const group = [item, ...rivals];
-  const cost = rivals.length === 0 ? own : board.costOf(group);
+  const cost = board.costOf(group);
   const old = group.map((each) => board.ways(each));
   for (const each of group) board.set(each, undefined);
   board.set(item, wanted);
