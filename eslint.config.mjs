@@ -31,7 +31,7 @@ const coreLayer = (folder, later) => ({
     ),
   ),
 });
-const READERS = ['routing', 'levels', 'checks', 'plan', 'edits'];
+const READERS = ['routing', 'repatch', 'levels', 'checks', 'plan', 'edits'];
 
 export default defineConfig([
   globalIgnores(['**/dist/**', '**/.angular/**', '**/coverage/**', 'test-results/**', 'data/**', 'docs/**']),
@@ -76,6 +76,7 @@ export default defineConfig([
   coreLayer('session', ['graph', 'formats', ...READERS]),
   coreLayer('graph', ['formats', ...READERS]),
   coreLayer('routing', ['formats', 'levels', 'checks', 'plan', 'edits']),
+  coreLayer('repatch', ['formats', 'checks', 'plan', 'edits']),
   coreLayer('levels', ['formats', 'checks', 'plan', 'edits']),
   {
     files: ['contract/**/*.ts'],

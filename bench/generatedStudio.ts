@@ -68,7 +68,6 @@ function suite(n: number): {
       to: lane('panel', `jack-${String(line)}`),
       stock: 'mic',
       thread: `thread-${String(n)}-${String(line)}`,
-      plugged: true,
     })),
   };
 }

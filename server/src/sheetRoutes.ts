@@ -19,7 +19,7 @@ async function patchSheet(
   const { studio, revision } = await studioOr404(desk, studioId);
   const found = findScene(studio, place);
   if (found === undefined) throw notFound('scene');
-  const { plan, context } = planOf(studio.rig, found.session, found.scene);
+  const { plan, context } = planOf(studio.rig, found.session, found.scene, studio.floor);
   return {
     studio: studio.name,
     session: found.session.name,

@@ -8,6 +8,8 @@ import type { CordId, ThreadId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { Realisation } from '../routing/realise';
 import { realiseAll } from '../routing/realise';
+import type { Floor } from '../session/floorSchema';
+import { BARE_FLOOR } from '../session/floorSchema';
 import type { Problem } from '../session/problem';
 import { indexRig } from '../session/rigIndex';
 import { cordBreaks } from '../session/sceneProblems';
@@ -25,6 +27,8 @@ export interface CheckContext {
   readonly rig: Rig;
   readonly session: Session;
   readonly scene: Scene;
+  /** What is really plugged just now, whatever the scene wants. */
+  readonly floor: Floor;
   readonly graph: SignalGraph;
   readonly threads: readonly PlannedThread[];
   readonly nets: readonly Net[];
@@ -46,11 +50,26 @@ function goneFrom(rig: Rig, session: Session, scene: Scene): CheckContext['gone'
   return gone;
 }
 
-export function checkContext(rig: Rig, session: Session, scene: Scene): CheckContext {
+/** @param floor nothing is plugged where it is left out. */
+export function checkContext(
+  rig: Rig,
+  session: Session,
+  scene: Scene,
+  floor: Floor = BARE_FLOOR,
+): CheckContext {
   const graph = compile(rig, session, scene);
   const threads = realiseAll(graph, threadsIn(session, scene)).map((realisation) => {
     const { start, path, thread } = realisation;
     return { ...realisation, ladder: ladder(graph, start, path, thread) };
   });
-  return { rig, session, scene, graph, threads, nets: nets(graph), gone: goneFrom(rig, session, scene) };
+  return {
+    rig,
+    session,
+    scene,
+    floor,
+    graph,
+    threads,
+    nets: nets(graph),
+    gone: goneFrom(rig, session, scene),
+  };
 }

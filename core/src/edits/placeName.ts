@@ -10,6 +10,7 @@ export function placeName(studio: Studio, path: Path): string {
     if (index === 'devices') return studio.rig.devices[list]?.name ?? pathText(path);
     if (index === 'hardwires') return `wire ${studio.rig.hardwires[list]?.id ?? ''}`;
   }
+  if (root === 'floor') return 'the floor';
   const session = root === 'sessions' && typeof index === 'number' ? studio.sessions[index] : undefined;
   if (session === undefined || typeof item !== 'number') return pathText(path);
   const thread = list === 'threads' ? session.threads[item] : undefined;
@@ -17,5 +18,7 @@ export function placeName(studio: Studio, path: Path): string {
   const scene = list === 'scenes' ? session.scenes[item] : undefined;
   return scene === undefined
     ? pathText(path)
-    : `a ${inner === 'cords' ? 'cord' : 'setting'} of ${scene.name}`;
+    : inner === 'follows'
+      ? scene.name
+      : `a ${inner === 'cords' ? 'cord' : 'setting'} of ${scene.name}`;
 }

@@ -11,8 +11,14 @@ const shown = (value: unknown): string =>
 /** A refusal names the first few places; they usually have one cause. */
 const MOST_PROBLEMS = 3;
 
+/** What is on the floor is found gone, or there already, when two people ticked the same step. */
+const isOnFloor = (refusal: Refusal): boolean =>
+  (refusal.code === 'gone' || refusal.code === 'already-there') &&
+  (refusal.what === 'plug' || refusal.what === 'precaution');
+
 /** What happened to a refused edit and what to do, for the person who made it. */
 export function refusalSentence(refusal: Refusal): string {
+  if (isOnFloor(refusal)) return 'Somebody has done this step already. Go on with the next one.';
   switch (refusal.code) {
     case 'gone':
       return `The ${refusal.what} was removed meanwhile. Your text is kept; add it again if you need it.`;

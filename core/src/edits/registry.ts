@@ -1,8 +1,9 @@
 import { addEdit } from './addEdit';
 import type { EditJson, EditKind } from './editKind';
+import { floorSet } from './floorSet';
 import { removeEdit } from './removeEdit';
 import { setEdit } from './setEdit';
-import { settingSet } from './settingSet';
+import { floorSettingSet, settingSet } from './settingSet';
 import type { Shelf } from './shelf';
 import { SHELVES } from './shelf';
 import { studioSet } from './studioSet';
@@ -22,6 +23,8 @@ export const EDIT_KINDS: readonly AnyKind[] = [
   ...onShelf(SHELVES.stock),
   ...onShelf(SHELVES.adaptor),
   ...onShelf(SHELVES.fault),
+  ...onShelf(SHELVES.plug),
+  ...onShelf(SHELVES.precaution),
   ...onShelf(SHELVES.session),
   ...onShelf(SHELVES.thread),
   ...onShelf(SHELVES.scene),
@@ -30,6 +33,8 @@ export const EDIT_KINDS: readonly AnyKind[] = [
   ...onShelf(SHELVES.track),
   ...onShelf(SHELVES.bus),
   settingSet,
+  floorSettingSet,
+  floorSet,
 ];
 
 const byType: ReadonlyMap<string, AnyKind> = new Map(EDIT_KINDS.map((kind) => [kind.type, kind]));

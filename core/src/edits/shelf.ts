@@ -11,6 +11,8 @@ import {
 import type { Rig } from '../rig/rigSchema';
 import { busSchema, trackSchema } from '../session/daw/trackSchema';
 import { cordSchema, sceneSchema, sessionSchema, threadSchema, waiverSchema } from '../session/sessionSchema';
+import type { Floor } from '../session/floorSchema';
+import { floorCordSchema, precautionSchema } from '../session/floorSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
 
@@ -88,6 +90,26 @@ function sessionShelf<K extends 'threads' | 'scenes' | 'waivers' | 'tracks' | 'b
   };
 }
 
+/** Changes what is on the floor. */
+export const onFloor = (studio: Studio, change: Partial<Floor>): Studio => ({
+  ...studio,
+  floor: { ...studio.floor, ...change },
+});
+
+function floorShelf<K extends 'cords' | 'precautions'>(
+  name: string,
+  key: K,
+  item: z.ZodType<Floor[K][number]>,
+): Shelf<Floor[K][number]> {
+  return {
+    name,
+    place: {},
+    item,
+    get: (studio) => studio.floor[key],
+    put: (studio, _place, items) => onFloor(studio, { [key]: items }),
+  };
+}
+
 const sessions: Shelf<Session> = {
   name: 'session',
   place: {},
@@ -112,6 +134,8 @@ export const SHELVES = {
   stock: rigShelf('stock', 'cords', stockSchema),
   adaptor: rigShelf('adaptor', 'adaptors', adaptorSchema),
   fault: rigShelf('fault', 'faults', faultSchema),
+  plug: floorShelf('plug', 'cords', floorCordSchema),
+  precaution: floorShelf('precaution', 'precautions', precautionSchema),
   session: sessions,
   thread: sessionShelf('thread', 'threads', threadSchema),
   scene: sessionShelf('scene', 'scenes', sceneSchema),

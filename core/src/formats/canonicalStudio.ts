@@ -1,4 +1,5 @@
 import type { Rig } from '../rig/rigSchema';
+import type { Floor } from '../session/floorSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
 
@@ -32,6 +33,13 @@ const canonicalSession = (session: Session): Session => ({
   tracks: byId(session.tracks),
 });
 
+const canonicalFloor = (floor: Floor): Floor => ({
+  ...floor,
+  cords: byId(floor.cords),
+  settings: byKey(floor.settings),
+  precautions: byId(floor.precautions),
+});
+
 /**
  * The one order in which a studio is stored: lists by id, settings by key, fields as in the schema.
  * Two studios that mean the same are then the same text.
@@ -39,5 +47,6 @@ const canonicalSession = (session: Session): Session => ({
 export const canonicalStudio = (studio: Studio): Studio => ({
   ...studio,
   rig: canonicalRig(studio.rig),
+  floor: canonicalFloor(studio.floor),
   sessions: byId(studio.sessions).map(canonicalSession),
 });

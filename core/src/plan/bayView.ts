@@ -5,9 +5,11 @@ import { edgesFrom } from '../graph/walk';
 import { bayColumns } from '../rig/catalogue/panels/patchbay';
 import type { BayParams } from '../rig/catalogue/panels/patchbay';
 import type { BayColumn, BayFace, Normalling } from '../rig/catalogue/panels/bayColumn';
-import type { CordId, DeviceId, LaneId } from '../rig/ids';
+import type { CordId, DeviceId, LaneId, StockId } from '../rig/ids';
 import { laneIdOf } from '../rig/ids';
 import type { Device } from '../rig/rigSchema';
+import { floorScene } from '../repatch/floorScene';
+import { isPlugged } from '../session/onFloor';
 
 /** A front jack of a bay. */
 export interface BayJack {
@@ -47,7 +49,10 @@ export interface BayCord {
   readonly id: CordId;
   readonly from: LaneId;
   readonly to: LaneId;
+  /** Really in its jacks. */
   readonly plugged: boolean;
+  /** False where it is on the floor and the scene does not want it. */
+  readonly wanted: boolean;
   readonly colour: string;
 }
 
@@ -132,20 +137,32 @@ function bayOf(context: CheckContext, device: Device, threads: ReadonlyMap<numbe
   };
 }
 
+/** The cords the scene wants, and those on the floor that it does not. */
+function cordsOf({ rig, scene, floor }: CheckContext): readonly BayCord[] {
+  const colourOf = (stock: StockId): string => rig.cords.find((each) => each.id === stock)?.colour ?? '';
+  const wanted = scene.cords.map((cord): BayCord => {
+    const { id, from, to, stock } = cord;
+    return { id, from, to, plugged: isPlugged(floor, cord), wanted: true, colour: colourOf(stock) };
+  });
+  const isWanted = (from: LaneId, to: LaneId): boolean =>
+    scene.cords.some((cord) => cord.from === from && cord.to === to);
+  const others = floorScene(floor).cords.filter(({ from, to }) => !isWanted(from, to));
+  return [
+    ...wanted,
+    ...others.map(({ id, from, to, stock }): BayCord => ({
+      ...{ id, from, to, plugged: true, wanted: false, colour: colourOf(stock) },
+    })),
+  ];
+}
+
 /** The bays as mounted, with every jack, normal and cord of the scene. */
 export function baysView(context: CheckContext): BaysView {
-  const { rig, scene } = context;
+  const { rig } = context;
   const threads = threadsByLane(context);
   return {
     bays: rig.devices
       .filter(({ type }) => type === 'patchbay')
       .map((device) => bayOf(context, device, threads)),
-    cords: scene.cords.map(({ id, from, to, plugged, stock }) => ({
-      id,
-      from,
-      to,
-      plugged,
-      colour: rig.cords.find((each) => each.id === stock)?.colour ?? '',
-    })),
+    cords: cordsOf(context),
   };
 }

@@ -49,7 +49,7 @@ export function plugByHand(context: CheckContext, one: LaneId, other: LaneId): H
         : `The rig has no cord ${kind}. Add one to the cords, or use another jack.`,
     );
   }
-  const item: Cord = { id: freeId(scene.cords), from: from.id, to: to.id, stock: stock.id, plugged: false };
+  const item: Cord = { id: freeId(scene.cords), from: from.id, to: to.id, stock: stock.id };
   return {
     ok: true,
     label: `Patch ${from.name} to ${to.name}`,
@@ -89,9 +89,6 @@ export function moveByHand(context: CheckContext, one: LaneId, other: LaneId): H
   return {
     ok: true,
     label: `Move the plug from ${a.name} to ${b.name}`,
-    edits: [
-      { ...edit, field, value: b.id, was: a.id },
-      ...(cord.plugged ? [{ ...edit, field: 'plugged', value: false, was: true }] : []),
-    ],
+    edits: [{ ...edit, field, value: b.id, was: a.id }],
   };
 }

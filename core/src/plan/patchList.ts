@@ -1,6 +1,7 @@
 import type { CheckContext } from '../checks/context';
 import { namingOf, threadName } from '../checks/naming';
 import type { CordId } from '../rig/ids';
+import { isPlugged } from '../session/onFloor';
 import type { Cord } from '../session/sessionSchema';
 
 /** One cord of the patch list, in words. */
@@ -64,7 +65,7 @@ function lineOf(context: CheckContext, cord: Cord): PatchLine {
     breaks: opened.map((edge) =>
       normalName(graph.lanes[edge.from]?.name ?? '', graph.lanes[edge.to]?.name ?? ''),
     ),
-    plugged: cord.plugged,
+    plugged: isPlugged(context.floor, cord),
   };
 }
 

@@ -9,6 +9,7 @@ import { STATION_ROLES } from '../rig/deviceModel';
 import type { StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import { stationOfRole } from '../routing/realise';
+import type { Floor } from '../session/floorSchema';
 import type { Scene, Session, Thread, Waiver } from '../session/sessionSchema';
 import type { FindingView } from './findingView';
 import { findingView } from './findingView';
@@ -106,7 +107,7 @@ function rowOf(
     thread,
     name: threadName(thread),
     sourceName: context.graph.lanes[planned.start]?.name ?? thread.from,
-    status: threadStatus(planned, context.scene, report.findings),
+    status: threadStatus(planned, context, report.findings),
     cells: cellsOf(context, planned, oneHost),
     inserts: insertsOf(context, planned),
     settings: preampSettings(context, planned),
@@ -120,8 +121,9 @@ export function planOf(
   rig: Rig,
   session: Session,
   scene: Scene,
+  floor?: Floor,
 ): { readonly plan: Plan; readonly context: CheckContext } {
-  const context = checkContext(rig, session, scene);
+  const context = checkContext(rig, session, scene, floor);
   const report = runChecks(context);
   const naming = namingOf(rig, session, context.graph);
   const oneHost = hasOneHost(context.graph);

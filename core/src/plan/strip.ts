@@ -8,6 +8,7 @@ import { edgesFrom, edgesInto } from '../graph/walk';
 import type { Ladder, Rung } from '../levels/ladder';
 import { ladder } from '../levels/ladder';
 import type { CordId, DeviceId, LaneId, ThreadId } from '../rig/ids';
+import { isPlugged } from '../session/onFloor';
 import { msFromSamples } from '../units/duration';
 import type { SettingCell } from './settingCells';
 import { knobCells, settingCells } from './settingCells';
@@ -64,7 +65,7 @@ function settingsAt(context: CheckContext, lane: number, edge: Edge | undefined)
 }
 
 function hopOf(context: CheckContext, rung: Rung): StripHop {
-  const { graph, rig, scene } = context;
+  const { graph, rig, scene, floor } = context;
   const lane = graph.lanes[rung.lane];
   if (lane === undefined) throw new Error('a rung stands on a lane of its graph');
   const edge = graph.edges[rung.edge ?? -1];
@@ -76,7 +77,7 @@ function hopOf(context: CheckContext, rung: Rung): StripHop {
     deviceName: rig.devices.find((device) => device.id === lane.device)?.name ?? lane.device,
     roomName: rig.rooms.find((room) => room.id === lane.room)?.name ?? lane.room,
     ...(edge && { kind: edge.kind }),
-    ...(cord && { cord: cord.id, plugged: cord.plugged }),
+    ...(cord && { cord: cord.id, plugged: isPlugged(floor, cord) }),
     unit: rung.unit,
     ...figuresOf(rung),
     delaySamples: rung.delaySamples,

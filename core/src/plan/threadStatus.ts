@@ -2,7 +2,8 @@ import type { Obstacle } from '../routing/diagnose';
 import type { ProposedCord } from '../checks/findingDetail';
 import type { ReportedFinding } from '../checks/runChecks';
 import type { Realisation } from '../routing/realise';
-import type { Scene } from '../session/sessionSchema';
+import type { CheckContext } from '../checks/context';
+import { isPlugged } from '../session/onFloor';
 
 /**
  * planned: a way is free but not taken. routed: it runs, on cords not yet plugged. patched: every cord
@@ -15,7 +16,7 @@ const isObstacle = (way: readonly ProposedCord[] | Obstacle): way is Obstacle =>
 /** Status of a thread from how it runs and what the checks found on it. */
 export function threadStatus(
   { thread, complete, path }: Realisation,
-  scene: Scene,
+  { scene, floor }: Pick<CheckContext, 'scene' | 'floor'>,
   findings: readonly ReportedFinding[],
 ): ThreadStatus {
   if (!complete) {
@@ -29,5 +30,5 @@ export function threadStatus(
   }
   const needed = new Set(path.flatMap((edge) => edge.cord ?? []));
   const cords = scene.cords.filter((cord) => needed.has(cord.id));
-  return cords.every((cord) => cord.plugged) ? 'patched' : 'routed';
+  return cords.every((cord) => isPlugged(floor, cord)) ? 'patched' : 'routed';
 }

@@ -48,7 +48,7 @@ export function cordsOf(
       const id = freeCordId(thread, taken);
       taken.add(id);
       byJack.set(step.from, {
-        ...{ id, from, to, stock, thread, plugged: false },
+        ...{ id, from, to, stock, thread },
         ...(fromAdaptor && { fromAdaptor }),
         ...(toAdaptor && { toAdaptor }),
       });

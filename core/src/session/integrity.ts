@@ -1,6 +1,8 @@
 import { dawProblems } from './daw/dawProblems';
 import { duplicateIds } from './duplicateIds';
 import type { Problem } from './problem';
+import { floorProblems } from './floorProblems';
+import { followProblems } from './followProblems';
 import { indexRig } from './rigIndex';
 import { rigProblems } from './rigProblems';
 import { sceneProblems } from './sceneProblems';
@@ -16,6 +18,7 @@ function sessionProblems(session: Session, at: number): readonly Problem[] {
     ...duplicateIds(session.scenes, [...path, 'scenes']),
     ...duplicateIds(session.waivers, [...path, 'waivers']),
     ...threadProblems(session, path),
+    ...followProblems(session, path),
     ...dawProblems(session, path),
     ...session.scenes.flatMap((scene, i) => sceneProblems(scene, [...path, 'scenes', i], threads)),
   ];
@@ -30,6 +33,7 @@ export function integrityProblems(studio: Studio): readonly Problem[] {
   return [
     ...rigProblems(studio.rig, indexRig(studio.rig)),
     ...duplicateIds(studio.sessions, ['sessions']),
+    ...floorProblems(studio.floor, ['floor']),
     ...studio.sessions.flatMap(sessionProblems),
   ];
 }

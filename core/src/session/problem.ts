@@ -30,6 +30,7 @@ export type Problem =
   | { readonly code: 'not-a-jack'; readonly path: Path; readonly id: string }
   | { readonly code: 'not-wirable'; readonly path: Path; readonly id: string }
   | { readonly code: 'jack-taken'; readonly path: Path; readonly id: string; readonly byCord: string }
+  | { readonly code: 'follows-itself'; readonly path: Path; readonly id: string }
   | { readonly code: 'wrong-role'; readonly path: Path; readonly id: string; readonly needs: string }
   | { readonly code: 'setting-misfit'; readonly path: Path; readonly id: string; readonly why: string };
 

@@ -30,7 +30,11 @@ export function cordBreaks(cord: Cord, path: Path, index: RigIndex): readonly Pr
   return problems;
 }
 
-function jacksTakenTwice(cords: readonly Cord[], path: Path): readonly Problem[] {
+/** A plug in its jack is one of two. */
+type Plugged = Pick<Cord, 'from' | 'to'> & { readonly id: string };
+
+/** Jacks that more than one plug sits in. */
+export function jacksTakenTwice(cords: readonly Plugged[], path: Path): readonly Problem[] {
   const heldBy = new Map<LaneId, string>();
   return cords.flatMap((cord, i) =>
     (['from', 'to'] as const).flatMap((end): Problem[] => {

@@ -70,7 +70,7 @@ export const threadSchema = z.strictObject({
   scenes: z.array(sceneIdSchema),
 });
 
-/** A cable plugged for a scene, output face to input face. */
+/** A cable a scene wants plugged, output face to input face. */
 export const cordSchema = z.strictObject({
   id: cordIdSchema,
   from: laneIdSchema,
@@ -81,13 +81,15 @@ export const cordSchema = z.strictObject({
   toAdaptor: adaptorIdSchema.optional(),
   /** The thread the router plugged it for; a cord a person planned by hand has none. */
   thread: threadIdSchema.optional(),
-  /** Ticked off at the bay. */
-  plugged: z.boolean(),
 });
 
 export const sceneSchema = z.strictObject({
   id: sceneIdSchema,
   name: nameSchema,
+  /** The scene this one follows: what changes there changes here, as long as it is alike in both. */
+  follows: sceneIdSchema.optional(),
+  /** Put away: kept and comparable, but not offered at the top. */
+  archived: z.literal(true).optional(),
   cords: z.array(cordSchema),
   settings: z.record(settingKeySchema, z.union([z.number(), z.boolean()])),
 });

@@ -73,7 +73,6 @@ describe('patching by hand', () => {
         from: 'bay-b/upper-6/1',
         to: 'bay-b/lower-7/1',
         stock: 'tt-short',
-        plugged: false,
       });
     }
   });

@@ -8,7 +8,7 @@ import { planOf } from '@ft/core/plan/plan';
 import { removeDevicesEdits } from '@ft/core/plan/rigEdits';
 import { wireEnds, wireLines } from '@ft/core/plan/rigView';
 import { addThreadEdits, changeThreadEdits, removeThreadEdits, routeEdits } from '@ft/core/plan/threadEdits';
-import type { Thread } from '@ft/core/session/sessionSchema';
+import type { Cord, Thread } from '@ft/core/session/sessionSchema';
 import { threadSchema } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { contextOf, firstScene } from '../fixtures/studioOf';
@@ -23,7 +23,7 @@ const edited = (edits: readonly EditJson[], studio: Studio = demo): Studio => {
 
 function rowsOf(studio: Studio): readonly PlanRow[] {
   const { session, scene } = firstScene(studio);
-  return planOf(studio.rig, session, scene).plan.rows;
+  return planOf(studio.rig, session, scene, studio.floor).plan.rows;
 }
 const row = (studio: Studio, id: string): PlanRow => rowsOf(studio).find(({ thread }) => thread.id === id)!;
 const pin = (id: string, role: string, station: string | null, was: string | null): readonly EditJson[] =>
@@ -59,15 +59,11 @@ describe('the input list', () => {
 
   it('is patched once every cord of a line is plugged, and routed until then', () => {
     const { cords } = firstScene(demo).scene;
-    const plug = (id: string): EditJson => ({
-      type: 'cord.set',
-      ...SALTGLASS_PLACE,
-      id,
-      field: 'plugged',
-      value: true,
-      was: false,
+    const own = cords.filter((cord) => cord.thread === 'line-1');
+    const plug = ({ from, to, stock }: Cord): EditJson => ({
+      type: 'plug.add',
+      item: { id: from, to, stock },
     });
-    const own = cords.filter((cord) => cord.thread === 'line-1').map(({ id }) => id);
     expect(row(edited([plug(own[0]!)]), 'line-1').status).toBe('routed');
     expect(row(edited(own.map(plug)), 'line-1').status).toBe('patched');
   });

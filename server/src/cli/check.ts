@@ -26,7 +26,7 @@ function textOf(finding: FindingView): string {
 
 /** `ft check`: the findings of a scene. */
 export function check(request: CliRequest): Answer {
-  const { plan } = planOf(request.studio.rig, request.session, request.scene);
+  const { plan } = planOf(request.studio.rig, request.session, request.scene, request.studio.floor);
   const open = plan.findings.filter((finding) => finding.waivedFor === undefined);
   const count = (severity: string): number => open.filter((finding) => finding.severity === severity).length;
   const counts = {

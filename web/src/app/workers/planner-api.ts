@@ -69,7 +69,7 @@ export function createPlanner(): PlannerApi {
       const studio: Studio = { ...sent, rig };
       const found = findScene(studio, place);
       if (found === undefined) throw new Error('This scene is gone. Choose another one at the top.');
-      const { plan, context } = planOf(studio.rig, found.session, found.scene);
+      const { plan, context } = planOf(studio.rig, found.session, found.scene, studio.floor);
       desk = { studio, place, context };
       return { plan, patchLines: patchList(context) };
     },

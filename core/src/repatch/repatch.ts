@@ -1,0 +1,156 @@
+import { compile } from '../graph/compile';
+import type { SignalGraph } from '../graph/signalGraph';
+import type { RoomId } from '../rig/ids';
+import type { Rig } from '../rig/rigSchema';
+import type { SettingKey } from '../rig/settings';
+import type { Floor } from '../session/floorSchema';
+import type { Scene, Session } from '../session/sessionSchema';
+import { floorScene } from './floorScene';
+import { byDevice, knobOf, standsAt, turnsBetween } from './knobs';
+import { heardThrough, quietedBy } from './listeners';
+import { pairing } from './pairing';
+import { switchesTouched } from './powered';
+import type { Walk } from './sequence';
+import { sequence } from './sequence';
+import type { CordStep, Quiet, Step, Turn } from './step';
+
+const QUIET: readonly Quiet[] = ['monitors', 'cues'];
+const OUT_OF_QUIET: readonly Quiet[] = ['cues', 'monitors'];
+
+/** The rooms of the rig, the one somebody stands in first. */
+const roomsFrom = ({ rooms }: Rig, here: RoomId | undefined): readonly RoomId[] => [
+  ...rooms.filter(({ id }) => id === here).map(({ id }) => id),
+  ...rooms.filter(({ id }) => id !== here).map(({ id }) => id),
+];
+
+function walkOf(rig: Rig, graph: SignalGraph, wanted: SignalGraph, here: RoomId | undefined): Walk {
+  const heard = heardThrough(rig, wanted);
+  const known = new Map<string, boolean>();
+  return {
+    rooms: roomsFrom(rig, here),
+    // Lanes are numbered in the order of devices, ports and lanes: the walk along the jacks.
+    spotOf(jack) {
+      const place = graph.laneIndex.get(jack) ?? -1;
+      return { room: graph.lanes[place]?.room, place };
+    },
+    isHeard(jack) {
+      const is = known.get(jack) ?? heard(jack);
+      known.set(jack, is);
+      return is;
+    },
+  };
+}
+
+const jacksTouched = (steps: readonly CordStep[]): Parameters<typeof switchesTouched>[1] =>
+  steps.flatMap((step) => [
+    ...(step.kind === 'plug' ? [] : [step.cord.id, step.cord.to]),
+    ...(step.kind === 'pull' ? [] : [step.becomes.from, step.becomes.to]),
+  ]);
+
+const isPower = (rig: Rig, { key }: Turn): boolean => knobOf(rig, key)?.spec.setting === 'phantom';
+
+/** Switches and selectors first, then 48 V, then gains: a gain is turned up on a line that is whole. */
+function rankOf(rig: Rig, turn: Turn): number {
+  if (isPower(rig, turn)) return 1;
+  const spec = knobOf(rig, turn.key)?.spec;
+  return typeof spec?.initial === 'number' && spec.range?.positions === undefined ? 2 : 0;
+}
+
+/** 48 V to be switched off before anything is touched: on the lines touched, and where it is not wanted. */
+function powerOff(
+  rig: Rig,
+  floor: Floor,
+  turns: readonly Turn[],
+  touched: readonly SettingKey[],
+): readonly Step[] {
+  const isOn = (key: SettingKey): boolean => {
+    const knob = knobOf(rig, key);
+    return knob !== undefined && standsAt(knob, floor.settings[key]) === true;
+  };
+  const unwanted = turns.filter((turn) => isPower(rig, turn) && isOn(turn.key)).map(({ key }) => key);
+  const keys = [...new Set([...touched.filter(isOn), ...unwanted])].sort();
+  const off = keys.map((key): Turn => {
+    const knob = knobOf(rig, key);
+    const value = knob !== undefined && standsAt(knob, null) === false ? null : false;
+    return { key, was: floor.settings[key] ?? null, value };
+  });
+  return byDevice(rig, off).map(([device, own]) => ({
+    kind: 'power-off',
+    device,
+    turns: own,
+    drains: own.flatMap(({ key }) => (touched.includes(key) ? [key] : [])),
+  }));
+}
+
+/** The wait after 48 V was switched off, as long as a line it fed is still to be touched. */
+function drain(floor: Floor, off: readonly Step[], touched: readonly SettingKey[]): readonly Step[] {
+  const draining = floor.precautions.map(({ id }) => id);
+  const planned = off.flatMap((step) => (step.kind === 'power-off' ? step.drains : []));
+  const keys = touched.filter((key) => draining.includes(`drain/${key}`) || planned.includes(key));
+  return keys.length === 0 ? [] : [{ kind: 'drain', keys }];
+}
+
+/** What is turned after the cords are in: everything that differs, 48 V that had to go off included. */
+function settings(rig: Rig, scene: Scene, floor: Floor, off: readonly Step[]): readonly Step[] {
+  const now = { ...floor.settings };
+  for (const step of off)
+    if (step.kind === 'power-off')
+      for (const { key, value } of step.turns) {
+        if (value === null) Reflect.deleteProperty(now, key);
+        else now[key] = value;
+      }
+  const turns = turnsBetween(rig, now, scene.settings);
+  return [0, 1, 2].flatMap((rank) =>
+    byDevice(
+      rig,
+      turns.filter((turn) => rankOf(rig, turn) === rank),
+    ).map(([device, own]): Step => ({ kind: 'set', device, turns: own })),
+  );
+}
+
+/**
+ * The way from what is on the floor to a scene: the fewest movements of cords, in an order that hurts
+ * nobody. Worked out from the two states alone, so it is right wherever somebody stopped.
+ *
+ * Order: monitors and cues muted; 48 V off where a line is touched, and the wait until it has drained;
+ * cords, pulls before the plugs that need their jacks, what feeds loudspeakers last; then switches, 48 V
+ * and gains; cues open, monitors last. Common practice, no source.
+ * @param here the room somebody stands in; the walk begins there.
+ */
+export function repatch(
+  rig: Rig,
+  session: Session,
+  floor: Floor,
+  scene: Scene,
+  here?: RoomId,
+): readonly Step[] {
+  const graph = compile(rig, session, floorScene(floor));
+  const wanted = compile(rig, session, scene);
+  // What leads to gear the rig has lost cannot be plugged; the checks say so.
+  const pluggable = scene.cords.filter(
+    ({ from, to }) => wanted.laneIndex.has(from) && wanted.laneIndex.has(to),
+  );
+  const pairs = pairing(floor.cords, pluggable, rig.cords);
+  const cords = sequence(pairs, floor.cords, rig.cords, walkOf(rig, graph, wanted, here));
+  const touched = switchesTouched(graph, jacksTouched(cords));
+  const turns = turnsBetween(rig, floor.settings, scene.settings);
+  const off = powerOff(rig, floor, turns, touched);
+  const later = settings(rig, scene, floor, off);
+  const isLoud =
+    cords.length > 0 ||
+    [...off, ...later].some((step) => 'turns' in step && step.turns.some((turn) => isPower(rig, turn)));
+  const isMuted = (quiet: Quiet): boolean => floor.precautions.some(({ id }) => id === quiet);
+  const quieted = (quiet: Quiet, kind: 'mute' | 'open'): readonly Step[] => {
+    const devices = quietedBy(rig, quiet);
+    const needed = kind === 'mute' ? isLoud && !isMuted(quiet) : isLoud || isMuted(quiet);
+    return needed && devices.length > 0 ? [{ kind, quiet, devices }] : [];
+  };
+  return [
+    ...QUIET.flatMap((quiet) => quieted(quiet, 'mute')),
+    ...off,
+    ...drain(floor, off, touched),
+    ...cords,
+    ...later,
+    ...OUT_OF_QUIET.flatMap((quiet) => quieted(quiet, 'open')),
+  ];
+}

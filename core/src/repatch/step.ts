@@ -1,0 +1,72 @@
+import type { AdaptorId, DeviceId, LaneId, StockId } from '../rig/ids';
+import type { SettingKey, SettingValue } from '../rig/settings';
+import type { FloorCord } from '../session/floorSchema';
+
+/** A cord as it is to be plugged. */
+export interface WantedCord {
+  readonly from: LaneId;
+  readonly to: LaneId;
+  readonly stock: StockId;
+  readonly fromAdaptor?: AdaptorId | undefined;
+  readonly toAdaptor?: AdaptorId | undefined;
+}
+
+/** Something done with one cord, by one hand, at the jacks. */
+export type CordStep =
+  | { readonly kind: 'pull'; readonly cord: FloorCord }
+  /** One end of a cord goes to another jack; the other end stays. */
+  | {
+      readonly kind: 'move';
+      readonly cord: FloorCord;
+      readonly end: 'from' | 'to';
+      readonly becomes: WantedCord;
+    }
+  /** `isShort`: no cord of that kind is on the hook. */
+  | { readonly kind: 'plug'; readonly becomes: WantedCord; readonly isShort: boolean };
+
+/** A knob turned; null is its initial place, as it is stored. */
+export interface Turn {
+  readonly key: SettingKey;
+  readonly was: SettingValue | null;
+  readonly value: SettingValue | null;
+}
+
+export type Quiet = 'monitors' | 'cues';
+
+/** One thing to do on the way from what is on the floor to what is wanted. */
+export type Step =
+  | { readonly kind: 'mute' | 'open'; readonly quiet: Quiet; readonly devices: readonly DeviceId[] }
+  /** `drains`: switches whose lines are touched afterwards, so that they must lose their charge first. */
+  | {
+      readonly kind: 'power-off';
+      readonly device: DeviceId;
+      readonly turns: readonly Turn[];
+      readonly drains: readonly SettingKey[];
+    }
+  | { readonly kind: 'drain'; readonly keys: readonly SettingKey[] }
+  | CordStep
+  | { readonly kind: 'set'; readonly device: DeviceId; readonly turns: readonly Turn[] };
+
+/** What a step is known by, whatever has been done before it. */
+export function stepId(step: Step): string {
+  switch (step.kind) {
+    case 'mute':
+    case 'open':
+      return `${step.kind} ${step.quiet}`;
+    case 'power-off':
+      return `${step.kind} ${step.device}`;
+    case 'drain':
+      return step.kind;
+    case 'pull':
+      return `pull ${step.cord.id}`;
+    case 'move':
+      return `move ${step.cord.id} ${step.cord.to} to ${step.becomes.from} ${step.becomes.to}`;
+    case 'plug':
+      return `plug ${step.becomes.from} ${step.becomes.to}`;
+    case 'set':
+      return `set ${step.device} ${step.turns.map(({ key }) => key).join(' ')}`;
+  }
+}
+
+export const isCordStep = (step: Step): step is CordStep =>
+  step.kind === 'pull' || step.kind === 'move' || step.kind === 'plug';
