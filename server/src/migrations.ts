@@ -1,5 +1,6 @@
 import type { QueryInterface } from 'sequelize';
 import { DataTypes } from 'sequelize';
+import { floorOfPlugged, withoutPlugged } from '@ft/core/formats/liftPlugged';
 
 interface Migration {
   readonly name: string;
@@ -17,6 +18,31 @@ const studioKey = () => ({
   references: { model: 'studios', key: 'id' },
   onDelete: 'CASCADE',
 });
+
+/** The rows of a table, read without the models: those belong to the newest version. */
+async function rowsOf(context: QueryInterface, table: string): Promise<readonly Record<string, string>[]> {
+  const rows: unknown = await context.select(null, table, {});
+  return rows as readonly Record<string, string>[];
+}
+
+const lifted = (json: string | undefined): string =>
+  JSON.stringify(withoutPlugged(JSON.parse(json ?? 'null')));
+
+/** What scenes had marked as plugged lies on the floor from now on, in documents and in the history alike. */
+async function liftFloors(context: QueryInterface): Promise<void> {
+  const sessions = await rowsOf(context, 'sessions');
+  for (const { id } of await rowsOf(context, 'studios')) {
+    const own = sessions.filter(({ studioId }) => studioId === id);
+    const floor = floorOfPlugged(own.map(({ document }) => JSON.parse(document ?? 'null') as unknown));
+    await context.bulkUpdate('studios', { floor: JSON.stringify(floor) }, { id });
+  }
+  for (const { studioId, id, document } of sessions)
+    await context.bulkUpdate('sessions', { document: lifted(document) }, { studioId, id });
+  for (const { studioId, revision, edits, inverse } of await rowsOf(context, 'entries')) {
+    const entry = { edits: lifted(edits), inverse: lifted(inverse) };
+    await context.bulkUpdate('entries', entry, { studioId, revision });
+  }
+}
 
 /** Every change of the tables, in order. A migration that has shipped is never changed. */
 export const MIGRATIONS: Migration[] = [
@@ -56,6 +82,17 @@ export const MIGRATIONS: Migration[] = [
     },
     async down({ context }) {
       for (const table of ['entries', 'sessions', 'studios']) await context.dropTable(table);
+    },
+  },
+  {
+    name: '0002-floor',
+    async up({ context }) {
+      await context.addColumn('studios', 'floor', { ...text(), defaultValue: '{}' });
+      await liftFloors(context);
+    },
+    async down({ context }) {
+      // Sequelize would copy the table and drop the old one, and the sessions with it.
+      await context.sequelize.query('ALTER TABLE studios DROP COLUMN floor');
     },
   },
 ];

@@ -1,13 +1,14 @@
 import type { CreationOptional, InferAttributes, InferCreationAttributes, Sequelize } from 'sequelize';
 import { DataTypes, Model } from 'sequelize';
 
-/** A studio: its rig as one document, and the revision it stands at. */
+/** A studio: its rig and its floor as one document each, and the revision it stands at. */
 export class StudioRow extends Model<InferAttributes<StudioRow>, InferCreationAttributes<StudioRow>> {
   declare id: string;
   declare name: string;
   declare revision: number;
   declare changedAt: string;
   declare rig: string;
+  declare floor: string;
 }
 
 /** A session of a studio, as one document. */
@@ -43,7 +44,7 @@ const maybeWhole = () => ({ type: DataTypes.INTEGER, allowNull: true });
 export function defineModels(sequelize: Sequelize): void {
   const options = { sequelize, timestamps: false };
   StudioRow.init(
-    { id: key(), name: text(), revision: whole(), changedAt: text(), rig: text() },
+    { id: key(), name: text(), revision: whole(), changedAt: text(), rig: text(), floor: text() },
     { ...options, tableName: 'studios' },
   );
   SessionRow.init(

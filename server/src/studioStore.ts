@@ -57,6 +57,7 @@ export class StudioStore {
       id: row.id,
       name: row.name,
       rig: JSON.parse(row.rig) as unknown,
+      floor: JSON.parse(row.floor) as unknown,
       sessions: sessions.map((session) => JSON.parse(session.document) as unknown),
     });
     return { studio, revision: row.revision };
@@ -66,9 +67,13 @@ export class StudioStore {
   async create(studio: Studio, at: string): Promise<void> {
     const stored = canonicalStudio(studio);
     await this.sequelize.transaction(async (transaction) => {
-      const { id, name, rig } = stored;
+      const { id, name, rig, floor } = stored;
       await StudioRow.create(
-        { id, name, revision: 0, changedAt: at, rig: JSON.stringify(rig) },
+        {
+          ...{ id, name, revision: 0, changedAt: at },
+          rig: JSON.stringify(rig),
+          floor: JSON.stringify(floor),
+        },
         { transaction },
       );
       await this.putSessions(stored, stored.sessions, transaction);
@@ -89,6 +94,7 @@ export class StudioStore {
           revision: entry.revision,
           changedAt: entry.at,
           ...(after.rig !== before.rig && { rig: JSON.stringify(after.rig) }),
+          ...(after.floor !== before.floor && { floor: JSON.stringify(after.floor) }),
         },
         { where: { id: studioId }, transaction },
       );

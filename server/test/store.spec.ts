@@ -1,6 +1,6 @@
 import { rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import type { Sequelize } from 'sequelize';
+import { Sequelize } from 'sequelize';
 import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import type { Entry } from '@ft/core/edits/ledger';
 import { accept } from '@ft/core/edits/ledger';
@@ -8,6 +8,7 @@ import { writeBundle } from '@ft/core/formats/bundle';
 import { removeThreadEdits } from '@ft/core/plan/threadEdits';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { openDatabase } from '../src/database';
+import { MIGRATIONS } from '../src/migrations';
 import { EntryRow, SessionRow } from '../src/models';
 import { StudioStore } from '../src/studioStore';
 import { emptyFolder, TEST_TIME } from './helpers';
@@ -77,5 +78,43 @@ describe('the store', () => {
     const pragma = async (name: string): Promise<unknown> => (await sequelize.query(`PRAGMA ${name}`))[0];
     expect(await pragma('journal_mode')).toEqual([{ journal_mode: 'wal' }]);
     expect(await pragma('synchronous')).toEqual([{ synchronous: 2 }]);
+  });
+
+  it('brings a file of the version before up to date: what was marked as plugged lies on the floor', async () => {
+    const older = new Sequelize({
+      dialect: 'sqlite',
+      storage: join(dirname(file), 'older.sqlite'),
+      logging: false,
+    });
+    const tables = older.getQueryInterface();
+    await MIGRATIONS[0]!.up({ context: tables });
+    await older.query('CREATE TABLE SequelizeMeta (name VARCHAR(255) PRIMARY KEY)');
+    await tables.bulkInsert('SequelizeMeta', [{ name: MIGRATIONS[0]!.name }]);
+    const [session] = demo.sessions;
+    const scene = session!.scenes[0]!;
+    const cords = scene.cords.map((cord, i) => ({ ...cord, plugged: i === 0 }));
+    const document = JSON.stringify({ ...session, scenes: [{ ...scene, cords }] });
+    const { id, name, rig } = demo;
+    await tables.bulkInsert('studios', [
+      { id, name, revision: 1, changedAt: TEST_TIME, rig: JSON.stringify(rig) },
+    ]);
+    await tables.bulkInsert('sessions', [{ studioId: id, id: session!.id, name, document }]);
+    const edits = JSON.stringify([
+      { type: 'cord.remove', ...SALTGLASS_PLACE, id: cords[0]!.id, was: cords[0] },
+    ]);
+    const line = { changeId: 'older-change', label: 'Pull', author: 'desk', at: TEST_TIME };
+    await tables.bulkInsert('entries', [{ studioId: id, revision: 1, ...line, edits, inverse: '[]' }]);
+    await older.close();
+
+    const newer = await openDatabase(join(dirname(file), 'older.sqlite'));
+    const reopened = new StudioStore(newer);
+    const { from, to, stock } = scene.cords[0]!;
+    const read = await reopened.read(id);
+    expect(read?.studio).toEqual({ ...demo, floor: { ...demo.floor, cords: [{ id: from, to, stock }] } });
+    expect((await reopened.entriesSince(id, 0))[0]!.edits).toEqual([
+      { type: 'cord.remove', ...SALTGLASS_PLACE, id: scene.cords[0]!.id, was: scene.cords[0] },
+    ]);
+    await newer.close();
+    sequelize = await openDatabase(file);
   });
 });

@@ -52,16 +52,23 @@ function brokenBy(before: Studio, after: Studio, edits: readonly EditJson[]): re
 const wouldBreak = (studio: Studio, problems: readonly Problem[]): Applied<Studio> =>
   refused({ code: 'would-break', problems, places: problems.map(({ path }) => placeName(studio, path)) });
 
-/** Applies all edits of a change, or none. The result holds together, or the change is refused. */
-export function applyChange(studio: Studio, edits: readonly EditJson[]): Applied<Studio> {
+/** Applies edits one after another. Whether what they lead to holds together is not looked at. */
+export function applyEdits(studio: Studio, edits: readonly EditJson[]): Applied<Studio> {
   let next = studio;
   for (const edit of edits) {
     const result = applyOne(next, edit);
     if (!result.ok) return result;
     next = result.value;
   }
-  const problems = integrityProblems(next);
-  return problems.length > 0 ? wouldBreak(next, problems) : applied(next);
+  return applied(next);
+}
+
+/** Applies all edits of a change, or none. The result holds together, or the change is refused. */
+export function applyChange(studio: Studio, edits: readonly EditJson[]): Applied<Studio> {
+  const result = applyEdits(studio, edits);
+  if (!result.ok) return result;
+  const problems = integrityProblems(result.value);
+  return problems.length > 0 ? wouldBreak(result.value, problems) : result;
 }
 
 /**

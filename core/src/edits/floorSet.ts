@@ -2,7 +2,6 @@ import * as z from 'zod';
 import { sceneRefSchema } from '../session/floorSchema';
 import type { EditKind } from './editKind';
 import { sameValue } from './sameValue';
-import { onFloor } from './shelf';
 import { applied, refused } from './refusal';
 
 const schema = z.strictObject({

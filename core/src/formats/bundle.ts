@@ -5,11 +5,15 @@ import { rigBreaks } from '../session/rigBreaks';
 import type { Studio } from '../session/studioSchema';
 import { studioSchema } from '../session/studioSchema';
 import { canonicalStudio } from './canonicalStudio';
+import { liftPlugged } from './liftPlugged';
 import { parseJson } from './parseJson';
 import { shapeProblems } from './shapeProblems';
 
 /** The name and version of the open bundle format, `*.thread.json`. */
-export const BUNDLE_FORMAT = 'faithful-thread/1';
+export const BUNDLE_FORMAT = 'faithful-thread/2';
+
+/** The version before: every scene marked its own cords as plugged. It is still read. */
+const OLDER_FORMAT = 'faithful-thread/1';
 
 export const bundleSchema = z.strictObject({ format: z.literal(BUNDLE_FORMAT), studio: studioSchema });
 
@@ -31,6 +35,13 @@ function formatProblem(value: unknown): Problem | undefined {
   return { code: 'wrong-format', path: ['format'], found: said, expected: `“${BUNDLE_FORMAT}”` };
 }
 
+/** A bundle of the version before, as it is written now. */
+function upToDate(value: unknown): unknown {
+  if (typeof value !== 'object' || value === null || !('format' in value) || value.format !== OLDER_FORMAT)
+    return value;
+  return { ...value, format: BUNDLE_FORMAT, ...('studio' in value && { studio: liftPlugged(value.studio) }) };
+}
+
 /**
  * Reads a bundle whole or not at all: either a studio with no problems, or every problem found, each
  * with its place in the file.
@@ -38,9 +49,10 @@ function formatProblem(value: unknown): Problem | undefined {
 export function readBundle(text: string): BundleReading {
   const json = parseJson(text);
   if (!json.ok) return { ok: false, problems: [json.problem] };
-  const format = formatProblem(json.value);
+  const value = upToDate(json.value);
+  const format = formatProblem(value);
   if (format !== undefined) return { ok: false, problems: [format] };
-  const parsed = bundleSchema.safeParse(json.value);
+  const parsed = bundleSchema.safeParse(value);
   if (!parsed.success) return { ok: false, problems: shapeProblems(parsed.error.issues) };
   const { studio } = parsed.data;
   const problems = integrityProblems(studio).map(inFile);

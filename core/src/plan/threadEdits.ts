@@ -2,36 +2,16 @@ import { applyChange } from '../edits/change';
 import type { EditJson } from '../edits/editKind';
 import type { ThreadId } from '../rig/ids';
 import { settingKeyOf } from '../rig/settings';
-import type { SettingKey, SettingValue } from '../rig/settings';
 import { compile } from '../graph/compile';
 import { realise, stationOfRole } from '../routing/realise';
+import { patchEdits, settingSet } from './patchEdits';
+import { releaseEdits } from './releaseEdits';
 import type { RouteOptions } from '../routing/route';
 import { route } from '../routing/route';
-import type { Cord, Scene, Session, Thread } from '../session/sessionSchema';
+import type { Scene, Session, Thread } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
 import type { ScenePlace } from './scenePlace';
 import { findScene } from './scenePlace';
-
-const cordAdd = (place: ScenePlace, item: Cord): EditJson => ({ type: 'cord.add', ...place, item });
-const cordRemove = (place: ScenePlace, cord: Cord): EditJson => ({
-  type: 'cord.remove',
-  ...place,
-  id: cord.id,
-  was: cord,
-});
-
-function settingSet(place: ScenePlace, scene: Scene, key: SettingKey, value: SettingValue | null): EditJson {
-  return { type: 'setting.set', ...place, key, value, was: scene.settings[key] ?? null };
-}
-
-/** The edits from one set of cords to another: pulls before plugs, so that a jack is free when it is needed. */
-function cordEdits(place: ScenePlace, before: readonly Cord[], after: readonly Cord[]): readonly EditJson[] {
-  const kept = new Set(after.filter((cord) => before.includes(cord)).map((cord) => cord.id));
-  return [
-    ...before.filter((cord) => !kept.has(cord.id)).map((cord) => cordRemove(place, cord)),
-    ...after.filter((cord) => !kept.has(cord.id)).map((cord) => cordAdd(place, cord)),
-  ];
-}
 
 /** The studio after edits of our own making; they apply, or the program is at fault. */
 function after(studio: Studio, edits: readonly EditJson[]): Studio | undefined {
@@ -46,23 +26,42 @@ export function routeEdits(studio: Studio, place: ScenePlace, options?: RouteOpt
   if (found === undefined) return [];
   const { session, scene } = found;
   const { cords, settings } = route(studio.rig, session, scene, options);
-  return [
-    ...cordEdits(place, scene.cords, cords),
-    ...(Object.entries(settings) as [SettingKey, SettingValue | null][]).map(([key, value]) =>
-      settingSet(place, scene, key, value),
-    ),
-  ];
+  return patchEdits(place, scene, cords, settings);
 }
 
-/** Edits followed by the routing of the threads they touch. Refused edits are given back as they are. */
+/** The scenes some threads are active in, but for those that are put away. */
+const scenesOf = (
+  { sessions }: Studio,
+  session: Session['id'],
+  threads: readonly ThreadId[],
+): readonly Scene['id'][] =>
+  sessions
+    .filter(({ id }) => id === session)
+    .flatMap((found) =>
+      found.scenes.filter(
+        ({ id, archived }) =>
+          archived !== true &&
+          found.threads.some((thread) => threads.includes(thread.id) && thread.scenes.includes(id)),
+      ),
+    )
+    .map(({ id }) => id);
+
+/** Edits followed by the routing, in every scene they are in, of the threads they touch. Refused edits are given back as they are. */
 function thenRoute(
   studio: Studio,
   place: ScenePlace,
   edits: readonly EditJson[],
   threads: readonly ThreadId[],
 ): readonly EditJson[] {
-  const next = after(studio, edits);
-  return next === undefined ? edits : [...edits, ...routeEdits(next, place, { only: threads })];
+  let now = after(studio, edits);
+  if (now === undefined) return edits;
+  const all = [...edits];
+  for (const scene of scenesOf(now, place.session, threads)) {
+    const more: readonly EditJson[] = routeEdits(now, { ...place, scene }, { only: threads });
+    all.push(...more);
+    now = after(now, more) ?? now;
+  }
+  return all;
 }
 
 /** What a person typed for the preamp of a new thread. */
@@ -136,14 +135,10 @@ function unlinkEdits(session: Session, lead: ThreadId): readonly EditJson[] {
   );
 }
 
-/** Removes a thread, and its cords from every scene. */
+/** Removes a thread, with its cords and crosspoints in every scene. */
 export function removeThreadEdits(studio: Studio, place: ScenePlace, id: ThreadId): readonly EditJson[] {
   const session = studio.sessions.find((candidate) => candidate.id === place.session);
   if (session === undefined) return [];
-  const pulls = session.scenes.flatMap((scene) =>
-    scene.cords
-      .filter((cord) => cord.thread === id)
-      .map((cord) => cordRemove({ session: session.id, scene: scene.id }, cord)),
-  );
-  return [...pulls, ...unlinkEdits(session, id), { type: 'thread.remove', session: session.id, id }];
+  const releases = session.scenes.flatMap((scene) => releaseEdits(studio.rig, session, scene, id));
+  return [...releases, ...unlinkEdits(session, id), { type: 'thread.remove', session: session.id, id }];
 }

@@ -36,7 +36,7 @@ export function heardThrough(rig: Rig, graph: SignalGraph): (jack: LaneId) => bo
     if (lane === undefined || heard.size === 0) return false;
     return copperFrom(graph, lane, 'from').some((at) => {
       const there = graph.lanes[at];
-      return there !== undefined && there.direction === 'in' && heard.has(there.device);
+      return there?.direction === 'in' && heard.has(there.device);
     });
   };
 }

@@ -8,6 +8,7 @@ import { canonicalStudio } from '@ft/core/formats/canonicalStudio';
 import { writeBundle } from '@ft/core/formats/bundle';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { randomEdits } from '../fixtures/randomEdits';
+import { randomSceneEdits } from '../fixtures/randomSceneEdits';
 import { seeded } from '../fixtures/seeded';
 
 const IN_SESSION = { session: 'lamplighters-ledger' };
@@ -40,7 +41,10 @@ describe('every kind of edit', () => {
       const dice = seeded(seed);
       let studio = demo;
       for (let step = 0; step < 6; step++) {
-        const edits = randomEdits(studio, SALTGLASS_PLACE, dice, `${String(seed)}-${String(step)}`);
+        const salt = `${String(seed)}-${String(step)}`;
+        const edits = dice.chance(0.4)
+          ? randomSceneEdits(studio, dice, salt)
+          : randomEdits(studio, SALTGLASS_PLACE, dice, salt);
         const result = applyChange(studio, edits);
         if (!result.ok || edits.length === 0) continue;
         edits.forEach(({ type }) => seen.add(type));
@@ -56,8 +60,16 @@ describe('every kind of edit', () => {
         'cord.remove',
         'cord.set',
         'device.set',
+        'floor.set',
+        'floorSetting.set',
+        'plug.add',
+        'plug.remove',
+        'precaution.add',
+        'scene.add',
+        'scene.set',
         'setting.set',
         'thread.add',
+        'thread.set',
       ]),
     );
   });

@@ -31,6 +31,24 @@ describe('a bundle', () => {
     expect(reading.ok && reading.studio).toEqual(demo);
   });
 
+  it('of the version before is read: cords its scenes marked as plugged lie on the floor', () => {
+    const older = JSON.parse(text) as {
+      format: string;
+      studio: { sessions: { scenes: { cords: Loose[] }[] }[] };
+    };
+    const { cords } = older.studio.sessions[0]!.scenes[0]!;
+    const [first, second] = demo.sessions[0]!.scenes[0]!.cords;
+    cords.forEach((cord, i) => Object.assign(cord, { plugged: i < 2 }));
+    const { floor: _floor, ...studio } = older.studio as unknown as Loose;
+    const reading = readBundle(JSON.stringify({ format: 'faithful-thread/1', studio }));
+    expect(reading.ok && reading.studio.floor.cords).toEqual(
+      [first!, second!]
+        .map(({ from, to, stock }) => ({ id: from, to, stock }))
+        .sort((a, b) => (a.id < b.id ? -1 : 1)),
+    );
+    expect(reading.ok && reading.studio.sessions).toEqual(demo.sessions);
+  });
+
   it('is the same text whatever order the lists were in', () => {
     const order = fc.array(fc.nat(), { minLength: 200, maxLength: 200 });
     fc.assert(
@@ -87,7 +105,7 @@ describe('bad input is refused whole, with the place and the remedy', () => {
       'no format',
       '{}',
       [
-        'format: The format is not stated; this program reads “faithful-thread/1”. Open the file with the version that wrote it, and export it from there.',
+        'format: The format is not stated; this program reads “faithful-thread/2”. Open the file with the version that wrote it, and export it from there.',
       ],
     ],
     [

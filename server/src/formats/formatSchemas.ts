@@ -19,7 +19,7 @@ function bundleWithTypes(): JsonSchema {
   const params = Object.fromEntries(CATALOGUE.map((type) => [`${type.type}.params`, ofInput(type.params)]));
   const bundle = ofInput(bundleSchema);
   const defs = (bundle['$defs'] ?? {}) as JsonSchema;
-  return { title: 'Faithful Thread bundle, faithful-thread/1', ...bundle, $defs: { ...defs, ...params } };
+  return { title: 'Faithful Thread bundle, faithful-thread/2', ...bundle, $defs: { ...defs, ...params } };
 }
 
 const ofOutput = (title: string, schema: z.ZodType): JsonSchema => ({ title, ...z.toJSONSchema(schema) });

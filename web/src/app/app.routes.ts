@@ -48,6 +48,16 @@ export const routes: Routes = [
         loadComponent: () => import('./patch-list/patch-list-page').then((m) => m.PatchListPage),
       },
       {
+        path: 'work-list',
+        title: 'Work list · Faithful Thread',
+        loadComponent: () => import('./work-list/work-list-page').then((m) => m.WorkListPage),
+      },
+      {
+        path: 'scenes',
+        title: 'Scenes · Faithful Thread',
+        loadComponent: () => import('./scenes/scenes-page').then((m) => m.ScenesPage),
+      },
+      {
         path: 'findings',
         title: 'Findings · Faithful Thread',
         loadComponent: () => import('./findings/findings-page').then((m) => m.FindingsPage),

@@ -3,6 +3,7 @@ import type { LaneId } from '@ft/core/rig/ids';
 import type { Frame, JackPlace, Point } from './bay-geometry';
 import { BAY, BAY_HEIGHT, columnX, rowY } from './bay-geometry';
 import type { BayTheme } from './bay-theme';
+import { CORD_COLOURS } from './cord-colours';
 import { paintStrip } from './strip-painter';
 
 /** What is being done on the sheet just now. */
@@ -16,18 +17,14 @@ export interface BayHands {
   readonly lit: ReadonlySet<LaneId>;
 }
 
-/** Colours people give cords, as hues that stay apart on both themes. */
-const CORD_COLOURS: Readonly<Record<string, string>> = {
-  ochre: '#c98f2e',
-  slate: '#7a8da3',
-  black: '#8c8577',
-  red: '#d06a5c',
-  blue: '#5c95d0',
-  green: '#63a679',
-  yellow: '#cfb53f',
-  white: '#cfc9bb',
-  violet: '#a083c9',
-};
+/** How a cord is drawn: dashed while it is only planned, solid once it is plugged. */
+interface Hanging {
+  readonly colour: string;
+  readonly isPlanned: boolean;
+  /** On the floor, and not wanted. */
+  readonly isStray?: boolean;
+  readonly isBright?: boolean;
+}
 
 /** Draws the bays that lie in the frame. One object for one canvas; it keeps nothing between frames. */
 export class BayPainter {
@@ -50,7 +47,7 @@ export class BayPainter {
     }
     for (const cord of view.cords) this.cord(cord, places, frame, hands);
     if (hands.held !== undefined && hands.loose !== undefined)
-      this.hang(hands.held, hands.loose, this.theme.focus, true);
+      this.hang(hands.held, hands.loose, { colour: this.theme.focus, isPlanned: true });
     if (hands.cursor !== undefined) this.ring(hands.cursor);
     context.restore();
   }
@@ -147,32 +144,51 @@ export class BayPainter {
   private cord(cord: BayCord, places: ReadonlyMap<LaneId, JackPlace>, frame: Frame, { lit }: BayHands): void {
     const [from, to] = [places.get(cord.from), places.get(cord.to)];
     const colour = CORD_COLOURS[cord.colour.toLowerCase()] ?? this.theme.thread;
-    const bright = lit.has(cord.from) || lit.has(cord.to);
+    const look: Hanging = {
+      colour,
+      isPlanned: !cord.plugged,
+      isStray: !cord.wanted,
+      isBright: lit.has(cord.from) || lit.has(cord.to),
+    };
     if (from !== undefined && to !== undefined) {
       const [top, bottom] = [Math.min(from.y, to.y), Math.max(from.y, to.y) + 60];
       if (bottom < frame.y || top > frame.y + frame.height) return;
-      this.hang(from, to, colour, !cord.plugged, bright);
+      this.hang(from, to, look);
       return;
     }
     const end = from ?? to;
     // The other end is on no bay: the thread runs off to the side.
-    if (end !== undefined) this.hang(end, { x: end.x + 14, y: end.y + 22 }, colour, !cord.plugged, bright);
+    if (end !== undefined) this.hang(end, { x: end.x + 14, y: end.y + 22 }, look);
   }
 
-  /** A thread that hangs between two points: solid where plugged, dashed where only planned. */
-  private hang(a: Point, b: Point, colour: string, planned: boolean, bright = false): void {
+  /** A thread that hangs between two points. One the scene does not want is thin and ends in a cross. */
+  private hang(a: Point, b: Point, { colour, isPlanned, isStray, isBright }: Hanging): void {
     const { context } = this;
     const sag = 18 + Math.min(60, Math.hypot(a.x - b.x, a.y - b.y) * 0.14);
     context.beginPath();
     context.moveTo(a.x, a.y);
     context.bezierCurveTo(a.x, a.y + sag, b.x, b.y + sag, b.x, b.y);
     context.strokeStyle = colour;
-    context.lineWidth = bright ? 4 : 2.5;
-    context.setLineDash(planned ? [6, 4] : []);
-    context.globalAlpha = bright ? 1 : 0.85;
+    context.lineWidth = isBright ? 4 : isStray === true ? 1.5 : 2.5;
+    context.setLineDash(isPlanned ? [6, 4] : []);
+    context.globalAlpha = isBright ? 1 : 0.85;
     context.stroke();
     context.globalAlpha = 1;
     context.setLineDash([]);
+    if (isStray === true) for (const end of [a, b]) this.cross(end);
+  }
+
+  private cross({ x, y }: Point): void {
+    const { context, theme } = this;
+    const arm = BAY.radius - 2;
+    context.beginPath();
+    context.moveTo(x - arm, y - arm);
+    context.lineTo(x + arm, y + arm);
+    context.moveTo(x + arm, y - arm);
+    context.lineTo(x - arm, y + arm);
+    context.strokeStyle = theme.ink;
+    context.lineWidth = 1.5;
+    context.stroke();
   }
 
   private ring({ x, y }: Point): void {

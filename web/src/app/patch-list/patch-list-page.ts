@@ -5,6 +5,7 @@ import { sheetAddress } from '../state/api.service';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import { Planner } from '../workers/planner.service';
 
 /** The cords of the scene, room by room: plug, tick, print. */
 @Component({
@@ -15,6 +16,7 @@ import { studioFeature } from '../state/studio.feature';
 })
 export class PatchListPage {
   private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
   private readonly selection = this.store.selectSignal(planFeature.selectSelection);
@@ -45,16 +47,9 @@ export class PatchListPage {
     this.store.dispatch(PlanActions.select({ ref: { kind: 'cord', id: line.cord }, quietly }));
   }
 
-  protected tick(line: PatchLine): void {
-    const edit = {
-      type: 'cord.set',
-      ...this.place(),
-      id: line.cord,
-      field: 'plugged',
-      value: !line.plugged,
-      was: line.plugged,
-    };
-    const label = `${line.plugged ? 'Pulled' : 'Plugged'} ${line.from} to ${line.to}`;
-    this.store.dispatch(StudioActions.change({ label, edits: [edit] }));
+  protected async tick(line: PatchLine): Promise<void> {
+    const patch = await this.planner.api.tickCord(line.cord);
+    if (patch.ok) this.store.dispatch(StudioActions.change({ label: patch.label, edits: patch.edits }));
+    else this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: patch.sentence }));
   }
 }

@@ -71,12 +71,20 @@ export class Shell implements OnDestroy {
         count: 0,
       },
       {
+        path: 'scenes',
+        icon: 'layers',
+        name: 'Scenes',
+        state: String(this.found()?.session.scenes.length ?? 0),
+        count: 0,
+      },
+      {
         path: 'patch-list',
         icon: 'list-check',
         name: 'Patch list',
         state: `${String(plugged)}/${String(this.patchLines().length)}`,
         count: 0,
       },
+      { path: 'work-list', icon: 'check2-square', name: 'Work list', state: '', count: 0 },
       {
         path: 'findings',
         icon: 'exclamation-triangle',

@@ -27,6 +27,7 @@ import type { Change } from '@ft/core/edits/change';
 import { changeSchema } from '@ft/core/edits/change';
 import { propose } from '@ft/core/edits/replica';
 import { shapeProblems } from '@ft/core/formats/shapeProblems';
+import { withFollowers } from '@ft/core/plan/scenes/followers';
 import { problemSentence } from '@ft/core/session/problemWording';
 import { refusalSentence } from '@ft/core/edits/refusalWording';
 import { Api, apiErrorOf } from './api.service';
@@ -96,7 +97,9 @@ export const tryChange = createEffect(
           return draft === undefined ? of(refused) : from([refused, DraftActions.keep(draft)]);
         };
         // Parsed as the server will, so that what is left out has its typical value here as well.
-        const parsed = changeSchema.safeParse({ id, label, edits });
+        // Scenes that follow the ones it touches change with it.
+        const whole = withFollowers(replica.studio, edits);
+        const parsed = changeSchema.safeParse({ id, label, edits: whole });
         if (!parsed.success) return refuse(shapeProblems(parsed.error.issues).map(problemSentence).join(' '));
         const change: Change = parsed.data;
         const tried = propose(replica, change);

@@ -21,8 +21,12 @@ import type { ThreadId } from '@ft/core/rig/ids';
 import type { Rig } from '@ft/core/rig/rigSchema';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
+import type { FloorDesk } from './floor-desk';
+import { createFloorDesk } from './floor-desk';
 import type { RigDesk } from './rig-desk';
 import { createRigDesk } from './rig-desk';
+import type { SceneDesk } from './scene-desk';
+import { createSceneDesk } from './scene-desk';
 import type { TrackDesk } from './track-desk';
 import { createTrackDesk } from './track-desk';
 
@@ -40,7 +44,7 @@ export interface Desk {
 }
 
 /** What the screen may ask of the core. The screen itself computes nothing. */
-export interface PlannerApi extends RigDesk, TrackDesk {
+export interface PlannerApi extends FloorDesk, RigDesk, SceneDesk, TrackDesk {
   plan(sent: SentStudio, place: ScenePlace): { plan: Plan; patchLines: readonly PatchLine[] };
   strip(ref: EntityRef): Strip | undefined;
   choices(thread: Thread, field: ChoiceField, text: string): readonly Choice[];
@@ -61,7 +65,9 @@ export function createPlanner(): PlannerApi {
     return desk;
   };
   return {
+    ...createFloorDesk(there),
     ...createRigDesk(there),
+    ...createSceneDesk(there),
     ...createTrackDesk(there),
     plan(sent, place) {
       rig = sent.rig ?? rig;

@@ -1,7 +1,7 @@
-import type { CheckContext } from '../checks/context';
-import { namingOf } from '../checks/naming';
-import type { CordId } from '../rig/ids';
-import type { HandPatch } from './handPatch';
+import type { CheckContext } from '../../checks/context';
+import { namingOf } from '../../checks/naming';
+import type { CordId } from '../../rig/ids';
+import type { HandPatch } from '../handPatch';
 
 /** Ticks a cord of the patch list: it is in its jacks now, or it has come out again. */
 export function tickCord(context: CheckContext, id: CordId): HandPatch {

@@ -1,11 +1,11 @@
-import type { EditJson } from '../edits/editKind';
-import type { SettingKey } from '../rig/settings';
-import { turnsBetween } from '../repatch/knobs';
-import type { CordStep, Step, Turn, WantedCord } from '../repatch/step';
-import type { Floor, FloorCord } from '../session/floorSchema';
-import type { Scene } from '../session/sessionSchema';
-import type { Studio } from '../session/studioSchema';
-import type { ScenePlace } from './scenePlace';
+import type { EditJson } from '../../edits/editKind';
+import type { SettingKey } from '../../rig/settings';
+import { turnsBetween } from '../../repatch/knobs';
+import type { CordStep, Step, Turn, WantedCord } from '../../repatch/step';
+import type { Floor, FloorCord } from '../../session/floorSchema';
+import type { Scene } from '../../session/sessionSchema';
+import type { Studio } from '../../session/studioSchema';
+import type { ScenePlace } from '../scenePlace';
 
 const pull = (cord: FloorCord): EditJson => ({ type: 'plug.remove', id: cord.id, was: cord });
 

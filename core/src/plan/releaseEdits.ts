@@ -1,0 +1,18 @@
+import type { EditJson } from '../edits/editKind';
+import type { ThreadId } from '../rig/ids';
+import type { Rig } from '../rig/rigSchema';
+import { release } from '../routing/release';
+import type { Scene, Session } from '../session/sessionSchema';
+import { patchEdits } from './patchEdits';
+
+/** Pulls the cords of a thread in one scene, lets go of its crosspoints and turns its preamp back. */
+export function releaseEdits(rig: Rig, session: Session, scene: Scene, id: ThreadId): readonly EditJson[] {
+  const thread = session.threads.find((each) => each.id === id);
+  // Cords it still has in a scene it is no longer active in come out as well.
+  if (thread?.scenes.includes(scene.id) !== true) {
+    const cords = scene.cords.filter((cord) => cord.thread !== id);
+    return patchEdits({ session: session.id, scene: scene.id }, scene, cords, {});
+  }
+  const { cords, settings } = release(rig, session, scene, id);
+  return patchEdits({ session: session.id, scene: scene.id }, scene, cords, settings);
+}

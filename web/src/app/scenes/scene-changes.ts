@@ -1,0 +1,58 @@
+import { Injectable, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { SceneStart } from '@ft/core/plan/scenes/sceneEdits';
+import type { SceneId } from '@ft/core/rig/ids';
+import type { Scene, Thread } from '@ft/core/session/sessionSchema';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+import { Planner } from '../workers/planner.service';
+
+/** Turns what a person does with scenes into changes. */
+@Injectable({ providedIn: 'root' })
+export class SceneChanges {
+  private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+
+  /** Makes a scene of the one at the top. @returns its id, or undefined where nothing was made. */
+  async make(name: string, start: SceneStart): Promise<SceneId | undefined> {
+    const made = name.trim() === '' ? undefined : await this.planner.api.newScene(name.trim(), start);
+    if (made === undefined) {
+      const text = 'No scene was made: type a name for it first.';
+      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+      return undefined;
+    }
+    this.store.dispatch(StudioActions.change({ label: `Add scene ${name.trim()}`, edits: made.edits }));
+    return made.id;
+  }
+
+  rename(scene: Scene, typed: string): void {
+    const name = typed.trim();
+    if (name !== '' && name !== scene.name)
+      this.set(scene, 'name', name, scene.name, `Rename scene to ${name}`);
+  }
+
+  /** @param base null lets the scene stand alone. */
+  follow(scene: Scene, base: Scene | null): void {
+    const label = base === null ? `${scene.name} stands alone` : `${scene.name} follows ${base.name}`;
+    this.set(scene, 'follows', base?.id ?? null, scene.follows ?? null, label);
+  }
+
+  archive(scene: Scene, isAway: boolean): void {
+    const label = isAway ? `Put ${scene.name} away` : `Bring ${scene.name} back`;
+    this.set(scene, 'archived', isAway ? true : null, scene.archived ?? null, label);
+  }
+
+  /** Brings a thread into a scene, or takes it out. */
+  async include(thread: Thread, name: string, scene: Scene, isIn: boolean): Promise<void> {
+    const edits = await this.planner.api.threadInScene(thread.id, scene.id, isIn);
+    const label = isIn ? `${name} into ${scene.name}` : `${name} out of ${scene.name}`;
+    this.store.dispatch(StudioActions.change({ label, edits }));
+  }
+
+  private set(scene: Scene, field: string, value: unknown, was: unknown, label: string): void {
+    const session = this.found()?.session.id;
+    const edit = { type: 'scene.set', session, id: scene.id, field, value, was };
+    this.store.dispatch(StudioActions.change({ label, edits: [edit] }));
+  }
+}

@@ -1,0 +1,106 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { Store } from '@ngrx/store';
+import { combineLatest, filter, from, switchMap } from 'rxjs';
+import type { WorkStep } from '@ft/core/plan/floor/workList';
+import type { RoomId } from '@ft/core/rig/ids';
+import { PlanActions, planFeature } from '../state/plan.feature';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+import { Planner } from '../workers/planner.service';
+import { Countdown } from './countdown';
+import { DeadJackBar } from './dead-jack-bar';
+import { StepCard } from './step-card';
+
+/** Steps that follow one another in one room. */
+interface Stretch {
+  readonly room: string;
+  readonly steps: readonly WorkStep[];
+}
+
+function stretches(steps: readonly WorkStep[]): readonly Stretch[] {
+  const found: { room: string; steps: WorkStep[] }[] = [];
+  for (const step of steps) {
+    const last = found.at(-1);
+    if (last?.room === step.room) last.steps.push(step);
+    else found.push({ room: step.room, steps: [step] });
+  }
+  return found;
+}
+
+/** The steps from what is on the floor to the scene: for a tablet at the bay, in the dark. */
+@Component({
+  selector: 'ft-work-list-page',
+  imports: [DeadJackBar, StepCard],
+  providers: [Countdown],
+  templateUrl: './work-list-page.html',
+  styleUrl: './work-list-page.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class WorkListPage {
+  private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
+  protected readonly countdown = inject(Countdown);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+  protected readonly isTeardown = signal(false);
+  /** The room of the last tick: the walk goes on from there. */
+  private readonly here = signal<RoomId | undefined>(undefined);
+  protected readonly sceneName = computed(() => this.found()?.scene.name ?? '');
+  protected readonly list = toSignal(
+    combineLatest([
+      this.store.select(planFeature.selectPlan).pipe(filter((plan) => plan !== null)),
+      toObservable(this.isTeardown),
+      toObservable(this.here),
+    ]).pipe(switchMap(([, isTeardown, here]) => from(this.planner.api.workList(isTeardown, here)))),
+  );
+  protected readonly steps = computed(() => this.list()?.steps ?? []);
+  protected readonly stretches = computed(() => stretches(this.steps()));
+  /** The most steps this page has seen on the way to its target: the whole of the bar. */
+  private readonly most = signal(0);
+  protected readonly total = computed(() => Math.max(this.most(), this.steps().length));
+  protected readonly done = computed(() => this.total() - this.steps().length);
+  /** The step of which somebody said that it cannot be done. */
+  protected readonly stuckAt = signal<WorkStep | undefined>(undefined);
+
+  constructor() {
+    effect(() => {
+      const { length } = this.steps();
+      this.most.update((most) => Math.max(most, length));
+    });
+    // The wait begins when nothing is left to switch off, on whichever device that was ticked.
+    effect(() => {
+      const kinds = this.steps().map(({ kind }) => kind);
+      this.countdown.follow(kinds.includes('drain') && !kinds.includes('power-off'), this.waitS());
+    });
+  }
+
+  private readonly waitS = computed(() => this.steps().find(({ kind }) => kind === 'drain')?.waitS ?? 0);
+
+  protected aim(isTeardown: boolean): void {
+    this.isTeardown.set(isTeardown);
+    this.most.set(0);
+    this.stuckAt.set(undefined);
+  }
+
+  protected async tick(step: WorkStep): Promise<void> {
+    const patch = await this.planner.api.tickStep(step.id, this.isTeardown());
+    if (!patch.ok) {
+      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: patch.sentence }));
+      return;
+    }
+    this.store.dispatch(StudioActions.change({ label: patch.label, edits: patch.edits }));
+    if (step.roomId !== undefined && step.from !== undefined) this.here.set(step.roomId);
+  }
+
+  protected show(step: WorkStep): void {
+    const jack = step.to ?? step.from;
+    if (jack !== undefined)
+      this.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: jack.lane }, quietly: true }));
+  }
+
+  protected async mark(): Promise<void> {
+    const edits = await this.planner.api.markOnFloor(this.isTeardown());
+    const name = this.list()?.target ?? '';
+    this.store.dispatch(StudioActions.change({ label: `${name} is on the floor`, edits }));
+  }
+}
