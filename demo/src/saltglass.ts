@@ -5,6 +5,11 @@ import { applyChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { addThreadEdits } from '@ft/core/plan/threadEdits';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import { findScene } from '@ft/core/plan/scenePlace';
+import { newSceneEdits, threadInSceneEdits } from '@ft/core/plan/scenes/sceneEdits';
+import type { DeviceId } from '@ft/core/rig/ids';
+import type { SettingKey } from '@ft/core/rig/settings';
+import { settingKeyOf } from '@ft/core/rig/settings';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { studioSchema } from '@ft/core/session/studioSchema';
 import type { Line } from './inputList';
@@ -62,9 +67,35 @@ function withTracks(studio: Studio): Studio {
   return changed(studio, read.edits);
 }
 
+/** Where the foley artist works alone: the scene that follows Tracking. */
+const FOLEY = { ...PLACE, scene: 'tracking-foley' } as ScenePlace;
+/** Lines that stay in it: foley, and the two of the room. */
+const FOLEY_LINES: ReadonlySet<number> = new Set([3, 11, 12]);
+/** How much closer the foley artist stands: the gain goes down with it, dB. */
+const FOLEY_CLOSER_DB = 6;
+
+function withFoley(studio: Studio): Studio {
+  const made = newSceneEdits(studio, PLACE, 'Tracking foley', 'branch');
+  if (made?.id !== FOLEY.scene) throw new Error('the demo has no scene to follow');
+  const rename = { type: 'scene.set', session: PLACE.session, id: made.id, field: 'name' };
+  const begun = changed(studio, [
+    ...made.edits,
+    { ...rename, value: 'Foley overdub', was: 'Tracking foley' },
+  ]);
+  const others = begun.sessions[0]?.threads.filter(({ number }) => !FOLEY_LINES.has(number)) ?? [];
+  const alone = others.reduce(
+    (now, { id }) => changed(now, threadInSceneEdits(now, FOLEY, id, false)),
+    begun,
+  );
+  const key: SettingKey = settingKeyOf('mic-preamp' as DeviceId, 'gainDb', 3);
+  const was = findScene(alone, FOLEY)?.scene.settings[key];
+  if (typeof was !== 'number') throw new Error('the foley line of the demo runs over preamp 3');
+  return changed(alone, [{ type: 'setting.set', ...FOLEY, key, value: was - FOLEY_CLOSER_DB, was }]);
+}
+
 /** Saltglass Rooms with "The Lamplighter's Ledger": built by the program's own looms, edits and router. */
 export const saltglassRooms = (): Studio =>
-  withTracks(LINES.reduce(withLine, canonicalStudio(emptyStudio())));
+  withFoley(withTracks(LINES.reduce(withLine, canonicalStudio(emptyStudio()))));
 
 /** Where the demo opens. */
 export const SALTGLASS_PLACE = PLACE;

@@ -160,7 +160,7 @@ describe('two scenes compared', () => {
     ]);
     expect(knobs.filter(({ group }) => group === '48 V')).toHaveLength(1);
     expect(cords.map(({ what }) => what)).toEqual(cords.map(() => 'left only'));
-    expect(story).toContain('1 Imke Tarrow, Narrator: 1 Gain +40.0 dB instead of +44.0 dB.');
+    expect(story).toContain('1 Imke Tarrow, Narrator: Mic preamp 1 Gain +40.0 dB instead of +44.0 dB.');
     expect(story).toContain('4 Wen Askelby, Harp is left out.');
     expect(story.at(-1)).toMatch(/^Of the cords \d+ comes? out\.$/);
   });

@@ -19,6 +19,8 @@ export interface TurnLine {
   readonly knob: string;
   readonly was: string;
   readonly value: string;
+  /** On or off: where it stood before goes without saying. */
+  readonly isSwitch: boolean;
 }
 
 /** One step of the work list, ready to be read at the bay. */
@@ -98,7 +100,8 @@ function turnLines({ rig }: Reader, turns: readonly Turn[]): readonly TurnLine[]
     const knob = knobOf(rig, key);
     if (knob === undefined) return [];
     const text = (stored: Turn['value']): string => knobText(knob.spec, standsAt(knob, stored));
-    return [{ knob: knobTitle(knob.spec, knob.channel), was: text(was), value: text(value) }];
+    const isSwitch = typeof knob.spec.initial === 'boolean';
+    return [{ knob: knobTitle(knob.spec, knob.channel), was: text(was), value: text(value), isSwitch }];
   });
 }
 

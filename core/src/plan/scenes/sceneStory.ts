@@ -26,6 +26,9 @@ function knobsOn({ stations }: SideThread, knobs: readonly KnobLine[]): readonly
 const turned = ({ knob, left, right }: KnobLine): string =>
   right === 'on' || right === 'off' ? `${knob} ${right}` : `${knob} ${right} instead of ${left}`;
 
+/** With the device in front, where the sentence is about a thread. */
+const turnedOn = (line: KnobLine): string => `${line.device} ${turned(line)}`;
+
 /** What becomes of the way of a thread, from left to right. */
 function wayPart(left: SideThread, right: SideThread): readonly string[] {
   if (!left.isWhole || !right.isWhole) {
@@ -40,8 +43,8 @@ function wayPart(left: SideThread, right: SideThread): readonly string[] {
 }
 
 function threadSentence({ name, left, right }: ThreadPair, knobs: readonly KnobLine[]): string | undefined {
-  if (right === undefined) return `${name} is left out.`;
-  const own = knobsOn(right, knobs).map(turned);
+  if (right === undefined) return undefined;
+  const own = knobsOn(right, knobs).map(turnedOn);
   if (left === undefined) {
     const way = right.isWhole
       ? `by ${joined(right.stations.map((station) => station.name))}`
@@ -51,6 +54,13 @@ function threadSentence({ name, left, right }: ThreadPair, knobs: readonly KnobL
   const way = wayPart(left, right);
   if (way.length === 0 && own.length === 0) return undefined;
   return way.length === 0 ? `${name}: ${own.join(', ')}.` : `${name} ${[...way, ...own].join('; ')}.`;
+}
+
+/** Threads that are not in the second scene, in one sentence. */
+function leftOut(pairs: readonly ThreadPair[]): readonly string[] {
+  const names = pairs.filter(({ right }) => right === undefined).map(({ name }) => name);
+  if (names.length === 0) return [];
+  return [`${names.join('; ')} ${names.length === 1 ? 'is' : 'are'} left out.`];
 }
 
 function cordSentence(cords: readonly CordLine[]): readonly string[] {
@@ -83,6 +93,7 @@ export function storyOf(
 ): readonly string[] {
   const told = new Set(pairs.flatMap(({ right }) => (right === undefined ? [] : knobsOn(right, knobs))));
   return [
+    ...leftOut(pairs),
     ...pairs.flatMap((pair) => threadSentence(pair, knobs) ?? []),
     ...restSentences(knobs.filter((knob) => !told.has(knob))),
     ...cordSentence(cords),

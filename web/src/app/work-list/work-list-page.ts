@@ -12,18 +12,27 @@ import { Countdown } from './countdown';
 import { DeadJackBar } from './dead-jack-bar';
 import { StepCard } from './step-card';
 
-/** Steps that follow one another in one room. */
+/** Steps that follow one another in one room, or that belong to none. */
 interface Stretch {
-  readonly room: string;
+  readonly heading: string;
   readonly steps: readonly WorkStep[];
 }
 
+/** What is done in every room at once has a heading of its own. */
+const HEADINGS: Readonly<Partial<Record<WorkStep['kind'], string>>> = {
+  mute: 'Before a line is touched',
+  'power-off': 'Before a line is touched',
+  drain: 'Before a line is touched',
+  open: 'When all is in its place',
+};
+
 function stretches(steps: readonly WorkStep[]): readonly Stretch[] {
-  const found: { room: string; steps: WorkStep[] }[] = [];
+  const found: { heading: string; steps: WorkStep[] }[] = [];
   for (const step of steps) {
+    const heading = HEADINGS[step.kind] ?? step.room;
     const last = found.at(-1);
-    if (last?.room === step.room) last.steps.push(step);
-    else found.push({ room: step.room, steps: [step] });
+    if (last?.heading === heading) last.steps.push(step);
+    else found.push({ heading, steps: [step] });
   }
   return found;
 }
