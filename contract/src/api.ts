@@ -44,6 +44,8 @@ export const entrySchema = z.object({
   change: z.string(),
   label: z.string(),
   author: z.string(),
+  /** The paired device it came from; left out for the computer the program runs on. */
+  device: z.string().optional(),
   at: z.string(),
   edits: z.array(z.looseObject({ type: z.string() })),
   undoes: z.number().int().optional(),

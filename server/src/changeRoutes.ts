@@ -4,7 +4,8 @@ import type { EntryMessage, HistoryLine, UndoState } from '@ft/contract/api';
 import type { Entry } from '@ft/core/edits/ledger';
 import { refusalSentence } from '@ft/core/edits/refusalWording';
 import { ApiFailure, notFound } from './apiFailure';
-import type { DeskAnswer, StudioDesk } from './studioDesk';
+import { areTicks, deviceOf, mayOnlyTick } from './sharing/gate';
+import type { DeskAnswer, Maker, StudioDesk } from './studioDesk';
 import { studioOr404 } from './studioRoutes';
 import type { StudioStore } from './studioStore';
 
@@ -26,6 +27,12 @@ function entryOrFailure(answer: DeskAnswer): EntryMessage {
   throw new ApiFailure(409, answer.missing, MISSING[answer.missing]);
 }
 
+/** Who asks, and on which paired device. */
+function maker(response: express.Response, author: string): Maker {
+  const device = deviceOf(response)?.name;
+  return { author, ...(device !== undefined && { device }) };
+}
+
 const historyLine = ({ edits, inverse: _inverse, ...line }: Entry): HistoryLine => ({
   ...line,
   editCount: edits.length,
@@ -35,17 +42,36 @@ const historyLine = ({ edits, inverse: _inverse, ...line }: Entry): HistoryLine 
 export function changeRoutes(store: StudioStore, desk: StudioDesk): Router {
   const router = Router();
   const json = express.json({ limit: '5mb' });
+  /** A device that may only tick takes back ticks alone. */
+  const mayTakeBack = async (
+    studioId: string,
+    response: express.Response,
+    revision: number | undefined,
+  ): Promise<void> => {
+    if (deviceOf(response)?.role !== 'tick' || revision === undefined) return;
+    const entry = await store.entryAt(studioId, revision);
+    if (entry !== undefined && !areTicks(entry.edits)) throw mayOnlyTick();
+  };
   router.post('/studios/:id/changes', json, async (request, response) => {
     const { author, change } = postChangeSchema.parse(request.body);
-    response.json(entryOrFailure(await desk.submit(request.params.id, change, author)));
+    if (deviceOf(response)?.role === 'tick' && !areTicks(change.edits)) throw mayOnlyTick();
+    response.json(entryOrFailure(await desk.submit(request.params.id, change, maker(response, author))));
   });
   router.post('/studios/:id/undo', json, async (request, response) => {
     const { author, change, revision } = postUndoSchema.parse(request.body);
-    response.json(entryOrFailure(await desk.undo(request.params.id, author, change, revision)));
+    await mayTakeBack(
+      request.params.id,
+      response,
+      revision ?? (await desk.targets(request.params.id, author)).undo,
+    );
+    response.json(
+      entryOrFailure(await desk.undo(request.params.id, maker(response, author), change, revision)),
+    );
   });
   router.post('/studios/:id/redo', json, async (request, response) => {
     const { author, change } = postUndoSchema.parse(request.body);
-    response.json(entryOrFailure(await desk.redo(request.params.id, author, change)));
+    await mayTakeBack(request.params.id, response, (await desk.targets(request.params.id, author)).redo);
+    response.json(entryOrFailure(await desk.redo(request.params.id, maker(response, author), change)));
   });
   router.get('/studios/:id/history', async (request, response) => {
     await studioOr404(desk, request.params.id);

@@ -1,6 +1,8 @@
 import type { Response } from 'express';
 import { Router } from 'express';
 import { entryMessage } from './changeRoutes';
+import { deviceOf } from './sharing/gate';
+import type { Sharing } from './sharing/sharing';
 import type { StudioDesk } from './studioDesk';
 import { studioOr404 } from './studioRoutes';
 import type { StudioStore } from './studioStore';
@@ -27,7 +29,7 @@ function sinceOf(query: unknown, lastEventId: string | undefined): number {
  * Server-sent events of a studio: `entry` for every history line after `?since=`, `presence` when a
  * window comes or goes. A window that was away gets what it missed first.
  */
-export function eventRoutes(store: StudioStore, desk: StudioDesk): Router {
+export function eventRoutes(store: StudioStore, desk: StudioDesk, sharing: Sharing): Router {
   const router = Router();
   const windows = new Map<string, Set<Response>>();
   const announce = (studioId: string): void => {
@@ -38,6 +40,11 @@ export function eventRoutes(store: StudioStore, desk: StudioDesk): Router {
     windows.get(studioId)?.delete(response);
     announce(studioId);
   };
+  // A device that was revoked hears nothing more from that moment.
+  sharing.onRevoked((deviceId) => {
+    for (const open of windows.values())
+      for (const response of open) if (deviceOf(response)?.id === deviceId) response.end();
+  });
   desk.onEntry((studioId, entry) => {
     for (const response of windows.get(studioId) ?? [])
       send(response, 'entry', entryMessage(entry), entry.revision);

@@ -95,4 +95,19 @@ export const MIGRATIONS: Migration[] = [
       await context.sequelize.query('ALTER TABLE studios DROP COLUMN floor');
     },
   },
+  {
+    name: '0003-devices',
+    async up({ context }) {
+      await context.createTable('devices', {
+        ...{ id: { ...id(), primaryKey: true }, name: text(), role: text(), pairedAt: text() },
+        ...{ seenAt: { type: DataTypes.TEXT, allowNull: true }, secretHash: text() },
+      });
+      await context.createTable('settings', { key: { ...id(), primaryKey: true }, value: text() });
+      await context.addColumn('entries', 'device', { type: DataTypes.TEXT, allowNull: true });
+    },
+    async down({ context }) {
+      await context.sequelize.query('ALTER TABLE entries DROP COLUMN device');
+      for (const table of ['settings', 'devices']) await context.dropTable(table);
+    },
+  },
 ];

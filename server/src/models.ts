@@ -31,6 +31,24 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare redoes: CreationOptional<number | null>;
   declare edits: string;
   declare inverse: string;
+  /** The paired device it came from; null is this computer. */
+  declare device: CreationOptional<string | null>;
+}
+
+/** A device that was paired. */
+export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
+  declare id: string;
+  declare name: string;
+  declare role: string;
+  declare pairedAt: string;
+  declare seenAt: string | null;
+  declare secretHash: string;
+}
+
+/** A setting of the program itself. */
+export class SettingRow extends Model<InferAttributes<SettingRow>, InferCreationAttributes<SettingRow>> {
+  declare key: string;
+  declare value: string;
 }
 
 // Sequelize writes into the definitions it is given, so each column gets its own.
@@ -38,6 +56,7 @@ const id = () => ({ type: DataTypes.STRING(96), allowNull: false });
 const key = () => ({ ...id(), primaryKey: true });
 const text = () => ({ type: DataTypes.TEXT, allowNull: false });
 const whole = () => ({ type: DataTypes.INTEGER, allowNull: false });
+const maybeText = () => ({ type: DataTypes.TEXT, allowNull: true });
 const maybeWhole = () => ({ type: DataTypes.INTEGER, allowNull: true });
 
 /** Ties the models to a database. Columns are those of the migrations. */
@@ -63,7 +82,16 @@ export function defineModels(sequelize: Sequelize): void {
       redoes: maybeWhole(),
       edits: text(),
       inverse: text(),
+      device: maybeText(),
     },
     { ...options, tableName: 'entries' },
   );
+  DeviceRow.init(
+    {
+      ...{ id: key(), name: text(), role: text() },
+      ...{ pairedAt: text(), seenAt: maybeText(), secretHash: text() },
+    },
+    { ...options, tableName: 'devices' },
+  );
+  SettingRow.init({ key: key(), value: text() }, { ...options, tableName: 'settings' });
 }

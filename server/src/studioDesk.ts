@@ -12,6 +12,9 @@ export type DeskAnswer =
   | { readonly ok: false; readonly refusal: Refusal; readonly studio: Studio }
   | { readonly ok: false; readonly missing: 'studio' | 'nothing-to-undo' | 'nothing-to-redo' };
 
+/** Who makes a change, and on which paired device. */
+export type Maker = Pick<Making, 'author' | 'device'>;
+
 export type Listener = (studioId: string, entry: Entry) => void;
 
 /**
@@ -51,30 +54,30 @@ export class StudioDesk {
   }
 
   /** Applies a change. One that is already in the history is answered with its line, and not applied twice. */
-  submit(studioId: string, change: Change, author: string): Promise<DeskAnswer> {
-    return this.inTurn(() => this.apply(studioId, change, { author, at: this.now() }));
+  submit(studioId: string, change: Change, by: Maker): Promise<DeskAnswer> {
+    return this.inTurn(() => this.apply(studioId, change, { ...by, at: this.now() }));
   }
 
   /** Takes back the author's last change, or the one at a revision. */
-  undo(studioId: string, author: string, changeId: string, revision?: number): Promise<DeskAnswer> {
+  undo(studioId: string, by: Maker, changeId: string, revision?: number): Promise<DeskAnswer> {
     return this.inTurn(async () => {
-      const target = revision ?? (await this.targets(studioId, author)).undo;
+      const target = revision ?? (await this.targets(studioId, by.author)).undo;
       const entry = target === undefined ? undefined : await this.store.entryAt(studioId, target);
       if (entry === undefined) return { ok: false, missing: 'nothing-to-undo' };
       const change = { id: changeId, label: `Undo: ${entry.label}`, edits: [...entry.inverse] };
-      return this.apply(studioId, change, { author, at: this.now(), undoes: entry.revision });
+      return this.apply(studioId, change, { ...by, at: this.now(), undoes: entry.revision });
     });
   }
 
   /** Puts back what the author last undid. */
-  redo(studioId: string, author: string, changeId: string): Promise<DeskAnswer> {
+  redo(studioId: string, by: Maker, changeId: string): Promise<DeskAnswer> {
     return this.inTurn(async () => {
-      const target = (await this.targets(studioId, author)).redo;
+      const target = (await this.targets(studioId, by.author)).redo;
       const entry = target === undefined ? undefined : await this.store.entryAt(studioId, target);
       if (entry === undefined) return { ok: false, missing: 'nothing-to-redo' };
       const label = entry.label.replace(/^Undo: /, 'Redo: ');
       const change = { id: changeId, label, edits: [...entry.inverse] };
-      return this.apply(studioId, change, { author, at: this.now(), redoes: entry.revision });
+      return this.apply(studioId, change, { ...by, at: this.now(), redoes: entry.revision });
     });
   }
 

@@ -25,6 +25,7 @@ const entryOf = (row: EntryRow): Entry => ({
   inverse: JSON.parse(row.inverse) as EditJson[],
   ...(row.undoes !== null && { undoes: row.undoes }),
   ...(row.redoes !== null && { redoes: row.redoes }),
+  ...(row.device !== null && { device: row.device }),
 });
 
 /** Reads and writes studios. Every write is one transaction: all of it is there afterwards, or none. */
@@ -106,7 +107,7 @@ export class StudioStore {
         after.sessions.filter((session) => !before.sessions.includes(session)),
         transaction,
       );
-      const { change, edits, inverse, undoes = null, redoes = null, ...line } = entry;
+      const { change, edits, inverse, undoes = null, redoes = null, device = null, ...line } = entry;
       await EntryRow.create(
         {
           ...line,
@@ -114,6 +115,7 @@ export class StudioStore {
           changeId: change,
           undoes,
           redoes,
+          device,
           edits: JSON.stringify(edits),
           inverse: JSON.stringify(inverse),
         },

@@ -4,7 +4,7 @@ import { dirname, join } from 'node:path';
 import type { Express } from 'express';
 import request from 'supertest';
 import type TestAgent from 'supertest/lib/agent';
-import { createApp } from '../src/app';
+import { createApps } from '../src/app';
 import { openDatabase } from '../src/database';
 import { StudioStore } from '../src/studioStore';
 
@@ -13,6 +13,9 @@ export const TEST_TIME = '2026-03-01T10:00:00.000Z';
 /** A program on a data folder of its own. */
 export interface Program {
   readonly app: Express;
+  /** The program as the studio network sees it. */
+  readonly network: Express;
+  readonly clock: { now: string };
   readonly api: TestAgent;
   readonly file: string;
   /** Closes the data base and removes its folder. */
@@ -26,9 +29,16 @@ export const emptyFolder = (): string => mkdtempSync(join(BASE, 'ft-test-'));
 
 export async function startProgram(file = join(emptyFolder(), 'studios.sqlite')): Promise<Program> {
   const sequelize = await openDatabase(file);
-  const app = createApp({ store: new StudioStore(sequelize), now: () => TEST_TIME });
+  const clock = { now: TEST_TIME };
+  const { local: app, network } = createApps({
+    store: new StudioStore(sequelize),
+    now: () => clock.now,
+    door: () => ({ port: 4748, open: () => Promise.resolve(), close: () => Promise.resolve() }),
+  });
   return {
     app,
+    network,
+    clock,
     file,
     api: request.agent(app).set('Host', '127.0.0.1'),
     async close() {

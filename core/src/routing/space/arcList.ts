@@ -34,23 +34,28 @@ export class ArcList {
       this.laneCount,
       this.list.map(({ from }) => from),
     );
-    const sorted = Array.from(order, (index) => this.list[index]).filter((arc) => arc !== undefined);
-    const column = (read: (arc: NewArc) => number | undefined): Int32Array =>
-      Int32Array.from(sorted, (arc) => read(arc) ?? NONE);
-    return {
-      start,
-      from: column(({ from }) => from),
-      to: column(({ to }) => to),
-      cost: Float64Array.from(sorted, ({ cost }) => cost),
-      signal: Uint8Array.from(sorted, ({ copper, to }) =>
-        copper ? ANY_MEDIUM : (laneMedium[to] ?? ANY_MEDIUM),
-      ),
-      processor: Uint8Array.from(sorted, ({ processor }) => (processor === true ? 1 : 0)),
-      edge: column(({ edge }) => edge),
-      normal: column(({ normal }) => normal),
-      knob: column(({ knob }) => knob),
-      value: column(({ value }) => value),
-      cord: column(({ cord }) => cord),
+    const count = order.length;
+    const column = (): Int32Array => new Int32Array(count).fill(NONE);
+    const arcs = {
+      ...{ start, from: column(), to: column(), cost: new Float64Array(count) },
+      ...{ signal: new Uint8Array(count), processor: new Uint8Array(count) },
+      ...{ edge: column(), normal: column(), knob: column(), value: column(), cord: column() },
     };
+    // One pass over plain arrays: a console has tens of thousands of crosspoints, and every route builds them.
+    for (let at = 0; at < count; at++) {
+      const arc = this.list[order[at] ?? NONE];
+      if (arc === undefined) continue;
+      arcs.from[at] = arc.from;
+      arcs.to[at] = arc.to;
+      arcs.cost[at] = arc.cost;
+      arcs.signal[at] = arc.copper ? ANY_MEDIUM : (laneMedium[arc.to] ?? ANY_MEDIUM);
+      arcs.processor[at] = arc.processor === true ? 1 : 0;
+      arcs.edge[at] = arc.edge ?? NONE;
+      arcs.normal[at] = arc.normal ?? NONE;
+      arcs.knob[at] = arc.knob ?? NONE;
+      arcs.value[at] = arc.value ?? NONE;
+      arcs.cord[at] = arc.cord ?? NONE;
+    }
+    return arcs;
   }
 }

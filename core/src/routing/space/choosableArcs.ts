@@ -35,6 +35,7 @@ export interface Choosables {
 interface DeviceChoice {
   readonly from: LaneId;
   readonly to: LaneId;
+  readonly key: SettingKey;
   readonly setting: string;
   readonly channel: number;
   readonly value: number;
@@ -50,6 +51,7 @@ function choicesOf(device: Device): readonly DeviceChoice[] {
   const made = listed.map(({ from, to, setting, channel, value }) => ({
     from: laneIdOf(device.id, from.port, from.lane),
     to: laneIdOf(device.id, to.port, to.lane),
+    key: settingKeyOf(device.id, setting, channel),
     setting,
     channel,
     value,
@@ -79,8 +81,7 @@ export function choosablesOf(rig: Rig, scene: Scene, graph: SignalGraph): Choosa
     const choices = choicesOf(device);
     if (choices.length === 0) continue;
     const specs = new Map(settingsOf(device).map((spec) => [spec.setting, spec]));
-    for (const { from, to, setting, channel, value } of choices) {
-      const key = settingKeyOf(device.id, setting, channel);
+    for (const { from, to, key, setting, channel, value } of choices) {
       let knob = knobOf.get(key);
       if (knob === undefined) {
         knob = knobs.length;
