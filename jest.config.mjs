@@ -45,6 +45,7 @@ export default {
       moduleNameMapper: {
         ...layers,
         '/create-planner-worker$': '<rootDir>/test/create-planner-worker.stub.ts',
+        '/create-router-worker$': '<rootDir>/test/create-router-worker.stub.ts',
         '/create-elk$': '<rootDir>/test/create-elk.stub.ts',
       },
     },

@@ -22,6 +22,8 @@ export interface BayJack {
   readonly cord?: CordId;
   /** The thread that runs through it. */
   readonly thread?: string;
+  /** It does not work until somebody mends it. */
+  readonly faulty?: true;
 }
 
 /** One column: two jacks and what joins them. */
@@ -108,6 +110,7 @@ function jackOf(reader: BayReader, row: 'upper' | 'lower', number: number): BayJ
     behind: behind(graph, rear),
     ...(cord && { cord }),
     ...(thread !== undefined && { thread }),
+    ...(graph.faulty.has(front) && { faulty: true as const }),
   };
 }
 

@@ -29,7 +29,8 @@ export type ChoiceField = 'from' | PinRole;
 /** Longer lists are cut; typing more narrows them. */
 export const MOST_CHOICES = 60;
 
-const withChoice = (thread: Thread, field: PinRole, id: string): Thread =>
+/** A thread as it would be with something in a cell. */
+export const withChoice = (thread: Thread, field: PinRole, id: string): Thread =>
   field === 'processor'
     ? { ...thread, inserts: [...thread.inserts, id as Thread['inserts'][number]] }
     : { ...thread, pins: { ...thread.pins, [field]: id } };
@@ -40,7 +41,7 @@ const AFTER_FREE = Number.MAX_VALUE;
 const byCost = (a: { cost: number }, b: { cost: number }): number => a.cost - b.cost;
 
 /** Where it is other threads that hold a unit, and none is pinned to it: they can be moved. */
-function movableHolders(
+export function movableHolders(
   session: Session,
   obstacle: Obstacle,
   station: StationId,

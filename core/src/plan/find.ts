@@ -1,18 +1,36 @@
 import type { CheckContext } from '../checks/context';
 import type { EntityRef } from '../checks/finding';
 import { threadName } from '../checks/naming';
+import type { SignalGraph } from '../graph/signalGraph';
+import type { BayParams } from '../rig/catalogue/panels/patchbay';
+import { laneIdOf } from '../rig/ids';
+import type { Device } from '../rig/rigSchema';
 import { ranked } from './nameMatch';
 
 /** Something the finder can jump to. */
 export interface FoundPlace {
   readonly ref: EntityRef;
   readonly name: string;
-  readonly what: 'thread' | 'track' | 'device' | 'station' | 'jack';
+  readonly what: 'thread' | 'track' | 'device' | 'station' | 'jack' | 'label';
 }
 
 export const MOST_FOUND = 12;
 
-/** Threads, devices, stations and jacks of the scene whose names answer what was typed, best first. */
+/** What the label strips of a bay say, each with the jack it stands at. */
+const labelsOn =
+  (graph: SignalGraph) =>
+  ({ id, type, params }: Device): readonly FoundPlace[] => {
+    if (type !== 'patchbay') return [];
+    const { labels } = params as BayParams;
+    return Object.entries(labels).flatMap(([key, label]): FoundPlace[] => {
+      const lane = graph.lanes[graph.laneIndex.get(laneIdOf(id, key, 1)) ?? -1];
+      return lane === undefined || label === ''
+        ? []
+        : [{ ref: { kind: 'lane', id: lane.id }, name: `${label} · ${lane.name}`, what: 'label' }];
+    });
+  };
+
+/** Threads, tracks, devices, stations, jacks and labels whose names answer what was typed, best first. */
 export function findPlaces(context: CheckContext, typed: string): readonly FoundPlace[] {
   if (typed.trim() === '') return [];
   const { threads, session, rig, graph } = context;
@@ -45,6 +63,7 @@ export function findPlaces(context: CheckContext, typed: string): readonly Found
       name: lane.name,
       what: 'jack',
     })),
+    ...rig.devices.flatMap(labelsOn(graph)),
   ];
   const seen = new Set<string>();
   const distinct = ranked(places, ({ name }) => name, typed).filter(

@@ -12,7 +12,7 @@ const STEP = 4;
 /** A closed crosspoint is a press of a button; a cord is a walk to the bay. */
 export const CROSSPOINT_PER_CORD = 0.125;
 /** Metres of cord that make a unit. */
-const METRES_PER_UNIT = 10;
+export const METRES_PER_UNIT = 10;
 
 /**
  * Points by preference. Each outweighs four of the next and none is forbidden by another, so a long way

@@ -8,6 +8,16 @@ export const routes: Routes = [
     loadComponent: () => import('./first-screen/first-screen').then((m) => m.FirstScreen),
   },
   {
+    path: 'sharing',
+    title: 'Studio network · Faithful Thread',
+    loadComponent: () => import('./sharing/sharing-page').then((m) => m.SharingPage),
+  },
+  {
+    path: 'pair',
+    title: 'Pair this device · Faithful Thread',
+    loadComponent: () => import('./sharing/pair-page').then((m) => m.PairPage),
+  },
+  {
     path: 'studio/:studio/:session/:scene',
     loadComponent: () => import('./shell/shell').then((m) => m.Shell),
     children: [
@@ -46,6 +56,11 @@ export const routes: Routes = [
         path: 'patch-list',
         title: 'Patch list · Faithful Thread',
         loadComponent: () => import('./patch-list/patch-list-page').then((m) => m.PatchListPage),
+      },
+      {
+        path: 'routing',
+        title: 'Routing · Faithful Thread',
+        loadComponent: () => import('./routing/routing-page').then((m) => m.RoutingPage),
       },
       {
         path: 'work-list',

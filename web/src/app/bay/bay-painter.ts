@@ -139,6 +139,7 @@ export class BayPainter {
     context.arc(x, y, jack.cord === undefined ? 2 : 4, 0, Math.PI * 2);
     context.fillStyle = jack.cord === undefined ? theme.line : theme.ink;
     context.fill();
+    if (jack.faulty === true) this.bar({ x, y });
   }
 
   private cord(cord: BayCord, places: ReadonlyMap<LaneId, JackPlace>, frame: Frame, { lit }: BayHands): void {
@@ -176,6 +177,17 @@ export class BayPainter {
     context.globalAlpha = 1;
     context.setLineDash([]);
     if (isStray === true) for (const end of [a, b]) this.cross(end);
+  }
+
+  /** A jack that does not work is barred. */
+  private bar({ x, y }: Point): void {
+    const { context, theme } = this;
+    context.beginPath();
+    context.moveTo(x - BAY.radius - 3, y + BAY.radius + 3);
+    context.lineTo(x + BAY.radius + 3, y - BAY.radius - 3);
+    context.strokeStyle = theme.ink;
+    context.lineWidth = 2.5;
+    context.stroke();
   }
 
   private cross({ x, y }: Point): void {

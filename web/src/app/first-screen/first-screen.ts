@@ -1,7 +1,7 @@
 import { DatePipe } from '@angular/common';
 import type { OnInit } from '@angular/core';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import type { Observable } from 'rxjs';
 import type { StudioSummary } from '@ft/contract/api';
 import { Api, apiErrorOf } from '../state/api.service';
@@ -9,7 +9,7 @@ import { Api, apiErrorOf } from '../state/api.service';
 /** The first screen: the studios on this machine, and the three ways to get one. */
 @Component({
   selector: 'ft-first-screen',
-  imports: [DatePipe],
+  imports: [DatePipe, RouterLink],
   templateUrl: './first-screen.html',
   styleUrl: './first-screen.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -82,7 +82,7 @@ export class FirstScreen implements OnInit {
     this.api.studio(id).subscribe({
       next: ({ studio }) => {
         const session = studio.sessions[0];
-        const scene = session?.scenes[0];
+        const scene = session?.scenes.find(({ archived }) => archived !== true) ?? session?.scenes[0];
         if (session === undefined || scene === undefined)
           this.trouble.set({ message: 'This studio has no session.', problems: [] });
         else void this.router.navigate(['/studio', id, session.id, scene.id, stage]);
@@ -105,6 +105,8 @@ export class FirstScreen implements OnInit {
   }
 
   private fail(error: unknown): void {
+    // A device of the studio network that nobody has let in yet.
+    if (apiErrorOf(error).code === 'not-paired') void this.router.navigate(['/pair']);
     const { message, problems = [] } = apiErrorOf(error);
     this.trouble.set({ message, problems });
   }

@@ -41,7 +41,10 @@ import { studioFeature } from '../state/studio.feature';
                   <td class="right num">{{ entry.revision }}</td>
                   <td class="num">{{ entry.at | date: 'yyyy-MM-dd HH:mm:ss' }}</td>
                   <td>{{ entry.label }}</td>
-                  <td class="quiet">{{ entry.author === me ? 'you' : 'another browser' }}</td>
+                  <td class="quiet">
+                    {{ entry.author === me ? 'you' : (entry.device ?? 'this computer')
+                    }}{{ entry.author === me && entry.device !== undefined ? ', ' + entry.device : '' }}
+                  </td>
                   <td>
                     @if (entry.undoes === undefined) {
                       <button

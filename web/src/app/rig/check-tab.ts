@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { Store } from '@ngrx/store';
 import { AES59_ANALOGUE, DB25_UNUSED } from '@ft/core/rig/aes59';
 import type { RigNoteView } from '@ft/core/wiring/rigNoteWording';
+import { FaultList } from './fault-list';
 import { PlanActions } from '../state/plan.feature';
 
 const SIGNS: Readonly<Record<RigNoteView['severity'], string>> = { error: '▲', warning: '◆', note: '●' };
@@ -9,9 +10,12 @@ const SIGNS: Readonly<Record<RigNoteView['severity'], string>> = { error: '▲',
 /** What a technician would look at: wiring that cannot be right, adaptors, free connectors, the DB-25 contacts. */
 @Component({
   selector: 'ft-check-tab',
+  imports: [FaultList],
   template: `
     <div class="columns">
       <div class="notes">
+        <ft-fault-list />
+        <h2>Wiring</h2>
         <label
           ><input type="checkbox" [checked]="free()" (change)="free.set($any($event.target).checked)" /> list
           connectors with no wire</label

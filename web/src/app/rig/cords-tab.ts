@@ -4,11 +4,13 @@ import { CONNECTORS } from '@ft/core/rig/connector';
 import type { CordStock } from '@ft/core/rig/rigSchema';
 import { studioFeature } from '../state/studio.feature';
 import { typedNumber } from '@ft/core/units/typedNumber';
+import { AdaptorList } from './adaptor-list';
 import { RigChanges } from './rig-changes';
 
 /** The cords on the hook. */
 @Component({
   selector: 'ft-cords-tab',
+  imports: [AdaptorList],
   templateUrl: './cords-tab.html',
   styles: `
     .add {

@@ -4,7 +4,8 @@ import type { EditJson } from '@ft/core/edits/editKind';
 import type { WantedDevice } from '@ft/core/plan/addDevices';
 import { addDevicesEdits } from '@ft/core/plan/addDevices';
 import { idFromName } from '@ft/core/rig/ids';
-import type { CordStock, Device, Room } from '@ft/core/rig/rigSchema';
+import type { FaultLine } from '@ft/core/plan/faultLines';
+import type { Adaptor, CordStock, Device, Room } from '@ft/core/rig/rigSchema';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
@@ -47,10 +48,29 @@ export class RigChanges {
     this.add('stock', stock.name, this.studio()?.rig.cords ?? [], stock);
   }
 
-  /** Changes one field of a room, device or cord stock. */
+  addAdaptor(adaptor: NewThing<Adaptor> & { readonly name: string }): void {
+    this.add('adaptor', adaptor.name, this.studio()?.rig.adaptors ?? [], adaptor);
+  }
+
+  removeAdaptor({ id, name }: Adaptor): void {
+    this.change(`Remove ${name}`, [{ type: 'adaptor.remove', id }]);
+  }
+
+  /** A place works again. What was routed round it stays where it is. */
+  mend({ lane, name }: FaultLine): void {
+    this.change(`${name} works again`, [{ type: 'fault.remove', id: lane }]);
+  }
+
+  noteFault({ lane, name, note }: FaultLine, value: string): void {
+    if (value.trim() === note) return;
+    const edit = { type: 'fault.set', id: lane, field: 'note', value: value.trim(), was: note };
+    this.change(`${name}: what is wrong`, [edit]);
+  }
+
+  /** Changes one field of a room, device, cord stock or adaptor. */
   set(
-    what: 'room' | 'device' | 'stock',
-    item: Room | Device | CordStock,
+    what: 'room' | 'device' | 'stock' | 'adaptor',
+    item: Room | Device | CordStock | Adaptor,
     field: string,
     value: unknown,
   ): void {

@@ -3,7 +3,7 @@ export type Shortcut = 'undo' | 'redo' | 'hop-back' | 'hop-on' | 'find' | 'help'
 /** The shortcuts of the whole program, as the help lists them. */
 export const SHORTCUTS: readonly { readonly keys: readonly string[]; readonly does: string }[] = [
   { keys: ['[', ']'], does: 'step back and on along the strip' },
-  { keys: ['/'], does: 'find a thread, device or jack' },
+  { keys: ['/'], does: 'find a thread, track, device, jack or label' },
   { keys: ['Ctrl Z'], does: 'undo' },
   { keys: ['Ctrl Shift Z', 'Ctrl Y'], does: 'redo' },
   { keys: ['↑ ↓ ← →'], does: 'move between cells of a sheet' },

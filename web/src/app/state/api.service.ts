@@ -18,7 +18,10 @@ import type {
   StudioSummary,
   UndoState,
 } from '@ft/contract/api';
+import type { DeviceRole, Me, SharingState } from '@ft/contract/sharing';
+import { meSchema, sharingSchema } from '@ft/contract/sharing';
 import type { Change } from '@ft/core/edits/change';
+import { newId } from './new-id';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 
 /** What the server said no with, or that it could not be reached. */
@@ -76,12 +79,12 @@ export class Api {
   }
 
   undo(id: string, author: string, revision?: number): Observable<EntryMessage> {
-    const body = { author, change: crypto.randomUUID(), ...(revision !== undefined && { revision }) };
+    const body = { author, change: newId(), ...(revision !== undefined && { revision }) };
     return this.http.post(`/api/studios/${id}/undo`, body).pipe(map((answer) => entrySchema.parse(answer)));
   }
 
   redo(id: string, author: string): Observable<EntryMessage> {
-    const body = { author, change: crypto.randomUUID() };
+    const body = { author, change: newId() };
     return this.http.post(`/api/studios/${id}/redo`, body).pipe(map((answer) => entrySchema.parse(answer)));
   }
 
@@ -89,6 +92,37 @@ export class Api {
     return this.http
       .get(`/api/studios/${id}/undo-state`, { params: { author } })
       .pipe(map((body) => undoStateSchema.parse(body)));
+  }
+
+  /** Which device this is; null on the computer the program runs on. */
+  me(): Observable<Me['device']> {
+    return this.http.get('/api/me').pipe(map((body) => meSchema.parse(body).device));
+  }
+
+  pair(code: string, name: string): Observable<unknown> {
+    return this.http.post('/api/pair', { code, name });
+  }
+
+  sharing(): Observable<SharingState> {
+    return this.http.get('/api/sharing').pipe(map((body) => sharingSchema.parse(body)));
+  }
+
+  setSharing(isOpen: boolean): Observable<SharingState> {
+    return this.http.put('/api/sharing', { isOpen }).pipe(map((body) => sharingSchema.parse(body)));
+  }
+
+  offerPairing(role: DeviceRole): Observable<SharingState> {
+    return this.http.post('/api/sharing/offers', { role }).pipe(map((body) => sharingSchema.parse(body)));
+  }
+
+  setDeviceRole(id: string, role: DeviceRole): Observable<SharingState> {
+    return this.http
+      .patch(`/api/sharing/devices/${id}`, { role })
+      .pipe(map((body) => sharingSchema.parse(body)));
+  }
+
+  revokeDevice(id: string): Observable<SharingState> {
+    return this.http.delete(`/api/sharing/devices/${id}`).pipe(map((body) => sharingSchema.parse(body)));
   }
 
   history(id: string): Observable<readonly HistoryLine[]> {

@@ -33,6 +33,7 @@ import { refusalSentence } from '@ft/core/edits/refusalWording';
 import { Api, apiErrorOf } from './api.service';
 import { authorId } from './author';
 import { DraftActions } from './draft.feature';
+import { newId } from './new-id';
 import { forgetPending, keepPending, keptPending } from './pending-store';
 import { StudioActions } from './studio.actions';
 import { studioEvents } from './studio-events';
@@ -91,7 +92,7 @@ export const tryChange = createEffect(
       concatLatestFrom(() => store.select(studioFeature.selectReplica)),
       mergeMap(([{ label, edits, draft }, replica]): Observable<Action> => {
         if (replica === null || edits.length === 0) return EMPTY;
-        const id = crypto.randomUUID();
+        const id = newId();
         const refuse = (message: string): Observable<Action> => {
           const refused = StudioActions.refused({ changeId: id, label, message });
           return draft === undefined ? of(refused) : from([refused, DraftActions.keep(draft)]);

@@ -6,6 +6,7 @@ import type { TypedThread } from '@ft/core/plan/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import { SettingChanges } from '../inspector/setting-changes';
+import { newId } from '../state/new-id';
 import { PlanActions } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
@@ -34,7 +35,7 @@ export class ThreadChanges {
     if (place === null || session === undefined) return;
     const number = Math.max(0, ...session.threads.map((thread) => thread.number)) + 1;
     const thread: Thread = {
-      id: `line-${crypto.randomUUID().slice(0, 13)}` as ThreadId,
+      id: `line-${newId().slice(0, 12)}` as ThreadId,
       number,
       purpose: 'input',
       performer: '',
@@ -103,19 +104,6 @@ export class ThreadChanges {
   async remove(row: PlanRow): Promise<void> {
     const edits = await this.planner.api.removeThread(row.thread.id);
     this.store.dispatch(StudioActions.change({ label: `Remove line ${row.name}`, edits }));
-  }
-
-  /** Routes every thread of the scene that does not run. */
-  async route(): Promise<void> {
-    const edits = await this.planner.api.route();
-    if (edits.length === 0)
-      this.store.dispatch(
-        StudioActions.notice({
-          tone: 'said',
-          text: 'Nothing to route: every thread runs, or no way is free.',
-        }),
-      );
-    else this.store.dispatch(StudioActions.change({ label: 'Route', edits }));
   }
 
   private enterSetting(row: PlanRow, column: Column, text: string): CellRefusal {

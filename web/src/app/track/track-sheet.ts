@@ -8,6 +8,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Choice } from '@ft/core/plan/choices';
 import type { PlanRow } from '@ft/core/plan/plan';
@@ -20,6 +21,7 @@ import type { Column } from './columns';
 import { cellText, COLUMNS, isRightAligned, settingIn, stationIn } from './columns';
 import { StatusMark } from './status-mark';
 import { draftKey, ThreadChanges } from './thread-changes';
+import { SceneRouter } from '../workers/scene-router.service';
 
 interface Editing {
   readonly row: number;
@@ -38,7 +40,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 /** The input list: a line a thread, a cell a choice. Keyboard first. */
 @Component({
   selector: 'ft-track-sheet',
-  imports: [AddLine, CellEditor, StatusMark],
+  imports: [AddLine, CellEditor, RouterLink, StatusMark],
   templateUrl: './track-sheet.html',
   styleUrl: './track-sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -46,6 +48,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 export class TrackSheet {
   private readonly store = inject(Store);
   private readonly changes = inject(ThreadChanges);
+  protected readonly router = inject(SceneRouter);
   private readonly detector = inject(ChangeDetectorRef);
   private readonly table = viewChild<ElementRef<HTMLTableElement>>('table');
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
@@ -173,10 +176,6 @@ export class TrackSheet {
   /** Leaving a choice cell without choosing keeps the text as a draft. */
   protected onLeft(): void {
     this.editing.set(undefined);
-  }
-
-  protected route(): void {
-    void this.changes.route();
   }
 
   protected remove(row: PlanRow): void {

@@ -9,12 +9,14 @@ import type { PatchLine } from '@ft/core/plan/patchList';
 import { patchList } from '@ft/core/plan/patchList';
 import type { Plan } from '@ft/core/plan/plan';
 import { planOf } from '@ft/core/plan/plan';
+import type { WayReasons } from '@ft/core/plan/routing/wayReasons';
+import { wayReasons } from '@ft/core/plan/routing/wayReasons';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 import { findScene } from '@ft/core/plan/scenePlace';
 import type { Strip } from '@ft/core/plan/strip';
 import { stripOf } from '@ft/core/plan/strip';
 import type { PreampWish } from '@ft/core/plan/threadEdits';
-import { addThreadEdits, changeThreadEdits, removeThreadEdits, routeEdits } from '@ft/core/plan/threadEdits';
+import { addThreadEdits, changeThreadEdits, removeThreadEdits } from '@ft/core/plan/threadEdits';
 import type { TypedThread } from '@ft/core/plan/typedThread';
 import { typedThread } from '@ft/core/plan/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
@@ -53,7 +55,8 @@ export interface PlannerApi extends FloorDesk, RigDesk, SceneDesk, TrackDesk {
   addThread(thread: Thread, wish: PreampWish): readonly EditJson[];
   changeThread(id: ThreadId, field: string, value: unknown, was: unknown): readonly EditJson[];
   removeThread(id: ThreadId): readonly EditJson[];
-  route(): readonly EditJson[];
+  /** Why a thread goes the way it goes. */
+  reasons(id: ThreadId): WayReasons | undefined;
 }
 
 /** The planner: one scene at a time, always the one last planned. */
@@ -90,6 +93,9 @@ export function createPlanner(): PlannerApi {
     changeThread: (id, field, value, was) =>
       changeThreadEdits(there().studio, there().place, id, field, value, was),
     removeThread: (id) => removeThreadEdits(there().studio, there().place, id),
-    route: () => routeEdits(there().studio, there().place),
+    reasons(id) {
+      const { rig, session, scene } = there().context;
+      return wayReasons(rig, session, scene, id);
+    },
   };
 }

@@ -4,6 +4,8 @@ import { RIG_TABLE } from '@ft/core/formats/csv/rigTables';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import type { BaysView } from '@ft/core/plan/bayView';
 import { baysView } from '@ft/core/plan/bayView';
+import type { FaultLine } from '@ft/core/plan/faultLines';
+import { faultLines } from '@ft/core/plan/faultLines';
 import type { DeviceViewModel } from '@ft/core/plan/deviceView';
 import { channelSettings, deviceView } from '@ft/core/plan/deviceView';
 import type { FlowGraph } from '@ft/core/plan/flowGraph';
@@ -48,6 +50,7 @@ export interface RigDesk {
   rowNames(direction: 'in' | 'out'): readonly string[];
   wirePreview(wish: WireWish): WirePreview;
   rigNotes(): readonly RigNoteView[];
+  faults(): readonly FaultLine[];
   readTable(table: RigTableName, text: string): TableReading;
   writeTable(table: RigTableName): string;
   device(id: DeviceId): DeviceViewModel | undefined;
@@ -77,6 +80,7 @@ export function createRigDesk(there: () => Desk): RigDesk {
       const { rig, graph } = there().context;
       return rigNoteViews(rigCheck(rig), (id) => graph.lanes[graph.laneIndex.get(id) ?? -1]?.name ?? id);
     },
+    faults: () => faultLines(there().context),
     readTable: (table, text) => RIG_TABLE[table].read(text, there().studio.rig),
     writeTable: (table) => RIG_TABLE[table].write(there().studio.rig),
     device: (id) => deviceView(there().studio, there().context, id),

@@ -1,0 +1,36 @@
+import { inject, Injectable } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { BayJack } from '@ft/core/plan/bayView';
+import type { DeadJack } from '@ft/core/plan/scenes/deadJack';
+import { StudioActions } from '../state/studio.actions';
+import { Planner } from '../workers/planner.service';
+
+/** What came of marking a jack, in a sentence. */
+function outcome(name: string, { waysRound }: DeadJack): { tone: 'said' | 'trouble'; text: string } {
+  const stuck = waysRound.flatMap((round) => round.stuck);
+  const marked = `${name} is marked as faulty`;
+  if (stuck.length > 0)
+    return { tone: 'trouble', text: `${marked}. No way is left for ${stuck.join(', ')}.` };
+  const text =
+    waysRound.length > 0 ? `${marked}; who used it goes another way.` : `${marked}. Nobody used it.`;
+  return { tone: 'said', text };
+}
+
+/** Says of jacks that they do not work, or work again. */
+@Injectable({ providedIn: 'root' })
+export class JackFaults {
+  private readonly store = inject(Store);
+  private readonly planner = inject(Planner);
+
+  /** Marks a jack as faulty and routes whoever used it another way; a faulty one works again. */
+  async toggle(jack: BayJack, name: string): Promise<void> {
+    if (jack.faulty === true) {
+      const edits = [{ type: 'fault.remove', id: jack.lane }];
+      this.store.dispatch(StudioActions.change({ label: `${name} works again`, edits }));
+      return;
+    }
+    const dead = await this.planner.api.deadJack(jack.lane, '');
+    this.store.dispatch(StudioActions.change({ label: dead.label, edits: dead.edits }));
+    this.store.dispatch(StudioActions.notice(outcome(name, dead)));
+  }
+}
