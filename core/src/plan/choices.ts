@@ -1,4 +1,4 @@
-import type { SignalGraph } from '../graph/signalGraph';
+import type { Lane, SignalGraph } from '../graph/signalGraph';
 import { namingOf, threadName } from '../checks/naming';
 import { obstacleSentence } from '../checks/obstacleWording';
 import type { PinRole } from '../rig/deviceModel';
@@ -9,6 +9,7 @@ import { trialsFor } from '../routing/trial';
 import type { Scene, Session, Thread } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
 import { nameMatches } from './nameMatch';
+import { sourceName } from './sourceNames';
 
 /** Something that could go into a cell. */
 export interface Choice {
@@ -59,19 +60,29 @@ export function movableHolders(
     : undefined;
 }
 
-function microphones(
+/** Microphones for inputs, DAW outputs for inserts, any output for feeds. */
+function isSource(graph: SignalGraph, { purpose }: Thread): (lane: Lane) => boolean {
+  if (purpose === 'input') return ({ microphone }) => microphone !== undefined;
+  if (purpose === 'feed') return ({ direction, face }) => direction === 'out' && face !== 'inside';
+  const outputs = new Set(graph.stations.filter(({ role }) => role === 'daw-output').map((each) => each.out));
+  return ({ index }) => outputs.has(index);
+}
+
+function sources(
   graph: SignalGraph,
   active: readonly Thread[],
   thread: Thread,
   text: string,
 ): readonly Choice[] {
   const users = new Map(active.filter((other) => other.id !== thread.id).map((other) => [other.from, other]));
-  const lanes = graph.lanes.filter((lane) => lane.microphone !== undefined && nameMatches(lane.name, text));
+  const fits = isSource(graph, thread);
+  const nameOf = ({ index, name }: Lane): string => sourceName(graph, index) ?? name;
+  const lanes = graph.lanes.filter((lane) => fits(lane) && nameMatches(nameOf(lane), text));
   const choices = lanes.map((lane): Choice => {
     const user = users.get(lane.id);
     return {
       id: lane.id,
-      name: lane.name,
+      name: nameOf(lane),
       ...(user && { note: `on line ${user.number} already: both take its signal` }),
     };
   });
@@ -91,8 +102,7 @@ export function choicesFor(
   text: string,
 ): readonly Choice[] {
   const { graph, trial } = trialsFor(rig, session, scene, thread.id);
-  if (field === 'from')
-    return microphones(graph, threadsIn(session, scene), thread, text).slice(0, MOST_CHOICES);
+  if (field === 'from') return sources(graph, threadsIn(session, scene), thread, text).slice(0, MOST_CHOICES);
 
   const naming = namingOf(rig, session, graph);
   const candidates = graph.stations

@@ -3,7 +3,7 @@ import { checkContext } from '../checks/context';
 import { namingOf, threadName } from '../checks/naming';
 import type { CheckReport } from '../checks/runChecks';
 import { runChecks } from '../checks/runChecks';
-import type { SignalGraph } from '../graph/signalGraph';
+import type { GraphStation, SignalGraph } from '../graph/signalGraph';
 import type { PinRole } from '../rig/deviceModel';
 import { STATION_ROLES } from '../rig/deviceModel';
 import type { StationId } from '../rig/ids';
@@ -16,6 +16,7 @@ import { findingView } from './findingView';
 import type { SettingCell } from './settingCells';
 import { settingCells } from './settingCells';
 import type { ThreadStatus } from './threadStatus';
+import { sourceName } from './sourceNames';
 import { threadStatus } from './threadStatus';
 
 /** A station in a cell of the input list. */
@@ -37,6 +38,10 @@ export interface PlanRow {
   readonly status: ThreadStatus;
   readonly cells: Readonly<Partial<Record<PinRole, StationCell>>>;
   readonly inserts: readonly StationCell[];
+  /** Re-amp boxes, DI boxes and preamps the router put in so that the levels fit. */
+  readonly added: readonly string[];
+  /** The line it is a side of, by its number, and which side. */
+  readonly side?: { readonly of: number; readonly place: number };
   readonly settings: { readonly gainDb?: SettingCell; readonly phantom?: SettingCell };
   readonly cordCount: number;
   /** Keys of the findings on this thread that are not waived. */
@@ -95,6 +100,21 @@ function insertsOf({ graph }: CheckContext, planned: PlannedThread): readonly St
   }));
 }
 
+const CONVERTING: ReadonlySet<string> = new Set(['re-amp', 'di']);
+
+/** What stands in a thread only to make the level fit: on an insert or a feed, a preamp nobody asked for too. */
+function addedTo({ thread, stations }: PlannedThread): readonly string[] {
+  const isAdded = ({ role, id }: GraphStation): boolean =>
+    CONVERTING.has(role) ||
+    (role === 'preamp' && thread.purpose !== 'input' && !Object.values(thread.pins).includes(id));
+  return stations.filter(isAdded).map(({ name }) => name);
+}
+
+function sideOf({ session }: CheckContext, { link }: Thread): Pick<PlanRow, 'side'> {
+  const lead = session.threads.find(({ id }) => id === link?.lead);
+  return lead === undefined || link === undefined ? {} : { side: { of: lead.number, place: link.place } };
+}
+
 function rowOf(
   context: CheckContext,
   report: CheckReport,
@@ -106,10 +126,12 @@ function rowOf(
   return {
     thread,
     name: threadName(thread),
-    sourceName: context.graph.lanes[planned.start]?.name ?? thread.from,
+    sourceName: sourceName(context.graph, planned.start) ?? thread.from,
     status: threadStatus(planned, context, report.findings),
     cells: cellsOf(context, planned, oneHost),
     inserts: insertsOf(context, planned),
+    added: addedTo(planned),
+    ...sideOf(context, thread),
     settings: preampSettings(context, planned),
     cordCount: planned.path.filter((edge) => edge.cord !== undefined).length,
     findings: own.filter(({ waiver }) => waiver === undefined).map(({ key }) => key),

@@ -109,9 +109,22 @@ export function addThreadEdits(
   return next === undefined ? edits : [...edits, ...preampEdits(next, place, thread, wish)];
 }
 
+/** Adds threads that belong together, the sides of a wide one, and routes them together. */
+export const addThreadsEdits = (
+  studio: Studio,
+  place: ScenePlace,
+  threads: readonly Thread[],
+): readonly EditJson[] =>
+  thenRoute(
+    studio,
+    place,
+    threads.map((item) => ({ type: 'thread.add', session: place.session, item })),
+    threads.map(({ id }) => id),
+  );
+
 /** Fields of a thread that decide where it runs. */
 const decidesRoute = (field: string): boolean =>
-  field === 'from' || field === 'inserts' || field.startsWith('pins.');
+  field === 'from' || field === 'to' || field === 'inserts' || field === 'link' || field.startsWith('pins.');
 
 /** Changes one field of a thread, and routes it again where the field decides its way. */
 export function changeThreadEdits(

@@ -2,8 +2,13 @@ import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/thin/saltglass';
 import { choicesFor } from '@ft/core/plan/choices';
 import type { ChoiceField } from '@ft/core/plan/choices';
 import { findScene } from '@ft/core/plan/scenePlace';
+import { applyNewChange } from '@ft/core/edits/change';
+import { planOf } from '@ft/core/plan/plan';
+import { addThreadsEdits } from '@ft/core/plan/threadEdits';
 import { typedThread } from '@ft/core/plan/typedThread';
-import { contextOf } from '../fixtures/studioOf';
+import type { ThreadId } from '@ft/core/rig/ids';
+import { saltglassRooms as facility } from '@ft/demo/saltglass';
+import { contextOf, firstScene } from '../fixtures/studioOf';
 
 const demo = saltglassRooms();
 const context = contextOf(demo);
@@ -16,17 +21,24 @@ describe('a thread typed as its stations', () => {
       from: 'harp-mic/out/1',
       inserts: ['opto/channel-a'],
       pins: { preamp: 'preamp/channel-4', 'daw-input': 'daw/input-7' },
+      purpose: 'input',
     });
   });
 
   it('needs no source, nor anything beyond the microphone', () => {
-    expect(typed('ribbon').thread).toEqual({ source: '', from: 'foley-mic/out/1', inserts: [], pins: {} });
+    expect(typed('ribbon').thread).toEqual({
+      source: '',
+      from: 'foley-mic/out/1',
+      inserts: [],
+      pins: {},
+      purpose: 'input',
+    });
   });
 
   it.each([
     ['', 'Type a microphone, then the stations after it, with > between them.'],
     ['Harp:', 'Type a microphone, then the stations after it, with > between them.'],
-    ['Harp: theremin', /^No microphone is called “theremin”\. Did you mean “/],
+    ['Harp: theremin', /^No microphone or output is called “theremin”\. Did you mean “/],
     ['ribbon > opto expander', 'No station is called “opto expander”. Did you mean “Opto compressor”?'],
     [
       'ribbon > kettle',
@@ -116,5 +128,63 @@ describe('what can go into a cell', () => {
     expect(kiln.because).toMatch(
       /^No wire, normal or cord leads from Broadcast dynamic to Kiln panel line 7/,
     );
+  });
+});
+
+describe('inserts, feeds and stereo lines, typed', () => {
+  const studio = facility();
+  const context = contextOf(studio);
+  const { session, scene } = firstScene(studio);
+  const place = { session: session.id, scene: scene.id };
+
+  it('starts an insert at a DAW output, and brings it back where it says', () => {
+    const typed = typedThread(context, 'out 3 > opto > in 3');
+    expect(typed.problem).toBeUndefined();
+    expect(typed.thread).toMatchObject({
+      purpose: 'insert',
+      from: 'daw/stream-out/3',
+      source: 'Opto compressor',
+      pins: { 'daw-input': 'daw/input-3' },
+    });
+    expect(typed.pieces.map(({ what }) => what)).toEqual(['output', 'insert', 'pin']);
+  });
+
+  it('routes what was typed, and says what the router put in', () => {
+    const { thread } = typedThread(context, 'Fuzz: out 3 > fuzz > in 3');
+    const item = {
+      ...thread!,
+      id: 'new' as ThreadId,
+      number: 50,
+      performer: '',
+      trackName: '',
+      scenes: [scene.id],
+    };
+    const result = applyNewChange(studio, addThreadsEdits(studio, place, [item]));
+    if (!result.ok) throw new Error(JSON.stringify(result.refusal));
+    const at = firstScene(result.value);
+    const row = planOf(studio.rig, at.session, at.scene).plan.rows.find((each) => each.thread.id === 'new')!;
+    expect(row.status).toBe('routed');
+    expect(row.sourceName).toBe('DAW output 3');
+    expect(row.added.join(', ')).toBe('Re-amp box 1 direct, DI box 1, Split console 9');
+  });
+
+  it('ends a feed at an input, from any output', () => {
+    const typed = typedThread(context, 'mic preamp out 1 > to opto compressor in');
+    expect(typed.thread).toMatchObject({
+      purpose: 'feed',
+      to: expect.stringMatching(/^opto-compressor\/in/),
+    });
+    expect(typedThread(context, 'out 1 > to nowhere at all').problem).toBe(
+      'No input is called “nowhere at all”.',
+    );
+  });
+
+  it('takes two microphones with + between them for left and right', () => {
+    const typed = typedThread(context, 'Vibraphone: small condenser 2 + small condenser 3 > preamp 4');
+    expect(typed).toMatchObject({
+      thread: { purpose: 'input', from: 'small-condenser-2/out/1' },
+      second: 'small-condenser-3/out/1',
+    });
+    expect(typedThread(context, 'small condenser 2 + nothing such').problem).toMatch(/is called/);
   });
 });

@@ -9,7 +9,14 @@ import { ThreadChanges } from './thread-changes';
 
 const DRAFT = 'new-line';
 
-const WORDS = { source: 'source', microphone: 'microphone', insert: 'insert', pin: 'pinned' } as const;
+const WORDS = {
+  source: 'source',
+  microphone: 'microphone',
+  output: 'from',
+  insert: 'insert',
+  pin: 'pinned',
+  end: 'to',
+} as const;
 
 /** Adds a thread by typing its stations; what is understood so far stands beside what is typed. */
 @Component({
@@ -43,7 +50,8 @@ const WORDS = { source: 'source', microphone: 'microphone', insert: 'insert', pi
           }
         } @else {
           <span class="quiet"
-            >for example <span class="num">Drums: broadcast dynamic &gt; preamp 3 &gt; opto</span></span
+            >for example <span class="num">Drums: broadcast dynamic &gt; preamp 3 &gt; opto</span>, or
+            <span class="num">out 3 &gt; opto &gt; in 3</span> for an insert</span
           >
         }
       </span>
@@ -97,9 +105,9 @@ export class AddLine {
   protected async add(): Promise<void> {
     const text = this.text();
     if (text.trim() === '') return;
-    const { thread } = await this.planner.api.typed(text);
+    const { thread, second } = await this.planner.api.typed(text);
     if (thread === undefined || this.text() !== text) return;
     this.type('');
-    await this.changes.add(thread);
+    await this.changes.add(thread, second);
   }
 }

@@ -2,8 +2,8 @@ import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Choice } from '@ft/core/plan/choices';
 import type { PlanRow } from '@ft/core/plan/plan';
-import type { TypedThread } from '@ft/core/plan/typedThread';
-import type { ThreadId } from '@ft/core/rig/ids';
+import type { TypedLine } from '@ft/core/plan/typedThread';
+import type { LaneId, ThreadId } from '@ft/core/rig/ids';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import { SettingChanges } from '../inspector/setting-changes';
 import { newId } from '../state/new-id';
@@ -20,6 +20,12 @@ const NUMERIC: readonly TextField[] = ['number', 'levelDbSpl', 'crestDb'];
 /** What was typed in a cell could not be understood: the sentence says what would fit. */
 export type CellRefusal = string | undefined;
 
+/** One side of a stereo line by its name. */
+const sideNamed = (thread: Thread, side: 'left' | 'right'): Thread => ({
+  ...thread,
+  source: `${thread.source} ${side}`.trim(),
+});
+
 /** Turns what a person does on the input list into changes. */
 @Injectable({ providedIn: 'root' })
 export class ThreadChanges {
@@ -29,25 +35,36 @@ export class ThreadChanges {
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
 
-  /** Adds a typed thread at the end of the list, routed. */
-  async add(typed: NonNullable<TypedThread['thread']>): Promise<void> {
+  /** Adds a typed thread at the end of the list, routed; a stereo one as two linked lines. */
+  async add(typed: TypedLine, second?: LaneId): Promise<void> {
     const [place, session] = [this.place(), this.found()?.session];
     if (place === null || session === undefined) return;
     const number = Math.max(0, ...session.threads.map((thread) => thread.number)) + 1;
-    const thread: Thread = {
-      id: `line-${newId().slice(0, 12)}` as ThreadId,
-      number,
-      purpose: 'input',
-      performer: '',
-      trackName: '',
-      scenes: [place.scene],
-      ...typed,
-    };
-    const edits = await this.planner.api.addThread(thread, {});
+    const blank = { performer: '', trackName: '', scenes: [place.scene] };
+    const newLine = (): ThreadId => `line-${newId().slice(0, 12)}` as ThreadId;
+    const thread: Thread = { ...blank, ...typed, id: newLine(), number };
+    const other: Thread | undefined =
+      second === undefined
+        ? undefined
+        : {
+            ...{ ...blank, ...typed, id: newLine(), number: number + 1, from: second, pins: {}, inserts: [] },
+            link: { lead: thread.id, place: 2 },
+          };
+    const sides = other === undefined ? [thread] : [sideNamed(thread, 'left'), sideNamed(other, 'right')];
+    const edits = await this.planner.api.addThreads(sides);
     this.store.dispatch(
       StudioActions.change({ label: `Add line ${String(number)} ${typed.source}`.trim(), edits }),
     );
     this.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: thread.id } }));
+  }
+
+  /** Makes a line the right side of the one above it, or lets it stand alone again. */
+  async link(row: PlanRow, above: PlanRow): Promise<void> {
+    const { id, link = null } = row.thread;
+    const value = link === null ? { lead: above.thread.id, place: 2 } : null;
+    const edits = await this.planner.api.changeThread(id, 'link', value, link);
+    const label = value === null ? `${row.name} stands alone` : `${row.name} is the right of ${above.name}`;
+    this.store.dispatch(StudioActions.change({ label, edits }));
   }
 
   /** Enters a text, number or gain. Returns why not, where it cannot be understood. */

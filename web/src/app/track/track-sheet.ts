@@ -67,6 +67,22 @@ export class TrackSheet {
   protected readonly focus = signal({ row: 0, column: 1 });
   protected readonly editing = signal<Editing | undefined>(undefined);
 
+  private readonly selectedRow = computed(() =>
+    this.rows().findIndex(({ thread }) => thread.id === this.selectedThread()),
+  );
+  protected readonly isSide = computed(() => this.rows()[this.selectedRow()]?.side !== undefined);
+  /** The selected line and the one above it, where they can be linked or are. */
+  protected readonly linkable = computed(() => {
+    const [row, above] = [this.rows()[this.selectedRow()], this.rows()[this.selectedRow() - 1]];
+    if (row === undefined || above === undefined) return undefined;
+    return row.side !== undefined || above.side === undefined ? { row, above } : undefined;
+  });
+
+  protected link(): void {
+    const pair = this.linkable();
+    if (pair !== undefined) void this.changes.link(pair.row, pair.above);
+  }
+
   protected draftOf(row: PlanRow, column: Column): string | undefined {
     return this.drafts()[draftKey(row, column)];
   }
