@@ -14,7 +14,7 @@ beforeEach(async () => {
 });
 afterEach(() => program.close());
 
-const network = (): TestAgent => request.agent(program.network).set('Host', HOST) as unknown as TestAgent;
+const network = (): TestAgent => request.agent(program.network).set('Host', HOST);
 
 async function opened(): Promise<void> {
   await program.api.put('/api/sharing').send({ isOpen: true }).expect(200);

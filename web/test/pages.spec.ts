@@ -101,11 +101,10 @@ describe('the patch list', () => {
     ticks[0]!.click();
     await until(() => desk.api.entries.length === 1);
     expect(desk.api.entries[0]!.label).toBe('Plugged Broadcast dynamic to Booth panel line 2');
-    expect(
-      desk.store
-        .selectSignal(studioFeature.selectFound)()!
-        .scene.cords.filter(({ plugged }) => plugged),
-    ).toHaveLength(1);
+    const floor = (): unknown[] => desk.store.selectSignal(studioFeature.selectStudio)()!.floor.cords;
+    expect(floor()).toHaveLength(1);
+    page.element.querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
+    await until(() => floor().length === 0, 'the cord pulled again');
   });
 });
 

@@ -203,7 +203,7 @@ describe('rooms', () => {
 describe('cords', () => {
   it('are taken only with a name, a length and a number', async () => {
     await open(/^\s*Cords/);
-    const form = [...page.element.querySelectorAll('form')].at(-1)!;
+    const form = page.element.querySelector('ft-cords-tab > form')!;
     const fill = (label: string, text: string): void => {
       form.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)!.value = text;
     };

@@ -1,0 +1,83 @@
+import { RoutingPage } from '../src/app/routing/routing-page';
+import { StudioActions } from '../src/app/state/studio.actions';
+import { studioFeature } from '../src/app/state/studio.feature';
+import { SceneRouter } from '../src/app/workers/scene-router.service';
+import { TestBed } from '@angular/core/testing';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+let desk: Bench;
+let page: Mounted<RoutingPage>;
+
+const button = (name: RegExp): HTMLButtonElement =>
+  [...page.element.querySelectorAll('button')].find((each) =>
+    name.test(each.getAttribute('aria-label') ?? each.textContent),
+  )!;
+const session = () => desk.store.selectSignal(studioFeature.selectFound)()!.session;
+const scene = () => desk.store.selectSignal(studioFeature.selectFound)()!.scene;
+const lastNotice = (): string | undefined =>
+  desk.store.selectSignal(studioFeature.selectNotices)().at(-1)?.text;
+
+beforeEach(async () => {
+  desk = bench();
+  await desk.open();
+  page = desk.mount(RoutingPage);
+});
+afterEach(() => {
+  page.element.remove();
+});
+
+async function shows(text: RegExp): Promise<void> {
+  await until(() => {
+    page.fixture.detectChanges();
+    return text.test(page.text());
+  }, String(text));
+}
+
+describe('the routing page', () => {
+  it('says why a thread goes its way, and what else there would be', async () => {
+    await shows(/Why 1 Imke Tarrow, Narrator goes this way/);
+    await shows(/2 cords\s*\d+/);
+    await shows(/preamp: Mic preamp/);
+    button(/^Pin 1 Imke Tarrow, Narrator to /).click();
+    const pins = (): object => session().threads.find(({ id }) => id === 'line-1')!.pins;
+    await until(() => Object.keys(pins()).length === 1, 'the pin');
+  });
+
+  it('changes the order of what the router prefers', async () => {
+    const before = session().routing;
+    button(/^Later: keep what is plugged already/).click();
+    await until(() => session().routing[0] === before[1], 'the new order');
+    expect(session().routing.slice(0, 2)).toEqual([before[1], before[0]]);
+  });
+
+  it('routes everything anew beside the rest, and says what came of it', async () => {
+    button(/Route everything anew/).click();
+    await until(() => lastNotice() !== undefined, 'the outcome');
+    expect(lastNotice()).toMatch(/^(Routed\.|Nothing to route)/);
+  });
+});
+
+describe('a routing under way', () => {
+  it('is ended by the next change, and changes nothing', async () => {
+    const router = TestBed.inject(SceneRouter);
+    TestBed.tick();
+    const cords = scene().cords;
+    const run = router.route('all');
+    const edit = { type: 'studio.set', field: 'name', value: 'Rooms', was: 'Saltglass Rooms' };
+    desk.store.dispatch(StudioActions.change({ label: 'Rename', edits: [edit] }));
+    TestBed.tick();
+    await until(() => lastNotice() !== undefined, 'the notice');
+    expect(lastNotice()).toBe('Routing was stopped: the studio has changed meanwhile.');
+    expect(scene().cords).toBe(cords);
+    expect(desk.api.entries.map(({ label }) => label)).toEqual(['Rename']);
+    void run;
+  });
+
+  it('is stopped by hand', () => {
+    const router = TestBed.inject(SceneRouter);
+    void router.route('all');
+    router.cancel();
+    expect(lastNotice()).toBe('Routing was stopped. Nothing was changed.');
+  });
+});
