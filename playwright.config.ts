@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 
 const port = Number(process.env['E2E_PORT'] ?? 4748);
+const sharePort = process.env['E2E_SHARE_PORT'] ?? '4758';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -34,7 +35,11 @@ export default defineConfig({
   webServer: {
     command: 'node server/dist/main.mjs --demo',
     url: `http://127.0.0.1:${String(port)}/api/health`,
-    env: { PORT: String(port), FT_DATA: join(tmpdir(), `ft-e2e-${String(process.pid)}`) },
+    env: {
+      PORT: String(port),
+      FT_SHARE_PORT: sharePort,
+      FT_DATA: join(tmpdir(), `ft-e2e-${String(process.pid)}`),
+    },
     reuseExistingServer: false,
     timeout: 30_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },

@@ -10,7 +10,10 @@ const STAGES = [
   'bay',
   'flow',
   'daw',
+  'scenes',
   'patch-list',
+  'work-list',
+  'routing',
   'findings',
   'history',
 ];
@@ -43,6 +46,11 @@ for (const theme of ['dim', 'paper']) {
     await page.goto('/');
     await expect(page.getByRole('button', { name: 'Open the demo studio' })).toBeVisible();
     expect(await faultsOf(page)).toEqual([]);
+    for (const address of ['/sharing', '/pair']) {
+      await page.goto(address);
+      await expect(page.getByRole('heading').first()).toBeVisible();
+      expect(await faultsOf(page), address).toEqual([]);
+    }
     for (const stage of STAGES) {
       await openStage(page, stage);
       if (stage === 'track') await page.locator('tbody td').nth(1).click();

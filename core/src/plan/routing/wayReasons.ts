@@ -54,20 +54,25 @@ export interface WayReasons {
 
 const MOST_ALTERNATIVES = 6;
 
-const plural = (count: number, one: string, many = `${one}s`): string =>
-  `${String(Math.round(count * 10) / 10)} ${count === 1 ? one : many}`;
+/** A count with its noun: "2 cords", or "2 more cords". */
+type Told = (count: number, more?: '' | 'more ' | 'fewer ') => string;
 
-const WORDS: Readonly<Record<AccountWhat, (count: number) => string>> = {
-  keep: (n) => `${plural(n, 'cord')} to plug anew`,
-  normals: (n) => `${plural(n, 'normal')} opened`,
+const counted =
+  (one: string, many = `${one}s`): Told =>
+  (count, more = '') =>
+    `${String(Math.round(count * 10) / 10)} ${more}${count === 1 ? one : many}`;
+
+const WORDS: Readonly<Record<AccountWhat, Told>> = {
+  keep: counted('cord to plug anew', 'cords to plug anew'),
+  normals: counted('normal opened', 'normals opened'),
   'one-to-one': () => 'another number in than out',
-  'few-cords': (n) => plural(n, 'cord'),
-  'short-cords': (n) => `${plural(n, 'metre')} of cord`,
-  'few-tie-lines': (n) => plural(n, 'tie line'),
-  'others-normals': (n) => `${plural(n, 'normal')} that another scene runs over`,
-  crosspoints: (n) => `${plural(n, 'crosspoint')} to close`,
-  adaptors: (n) => plural(n, 'adaptor'),
-  hops: (n) => `${plural(n, 'hop')} on the way`,
+  'few-cords': counted('cord'),
+  'short-cords': counted('metre of cord', 'metres of cord'),
+  'few-tie-lines': counted('tie line'),
+  'others-normals': counted('normal that another scene runs over', 'normals that another scene runs over'),
+  crosspoints: counted('crosspoint to close', 'crosspoints to close'),
+  adaptors: counted('adaptor'),
+  hops: counted('hop on the way', 'hops on the way'),
 };
 
 const reasonLine = ({ what, count, points }: AccountLine): ReasonLine => ({
@@ -88,7 +93,7 @@ function differenceText(now: readonly AccountLine[], then: readonly AccountLine[
   const told = differing.filter((what) => what !== 'hops');
   const parts = (told.length > 0 ? told : differing).map((what) => {
     const more = count(then, what) - count(now, what);
-    return `${WORDS[what](Math.abs(more))} ${more > 0 ? 'more' : 'less'}`;
+    return WORDS[what](Math.abs(more), more > 0 ? 'more ' : 'fewer ');
   });
   return parts.length === 0 ? 'costs the same' : parts.join(', ');
 }

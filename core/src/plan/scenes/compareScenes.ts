@@ -75,13 +75,17 @@ function wayText(side: SideThread | undefined): string {
   return side.isWhole ? side.stations.map(({ name }) => name).join(' → ') : 'does not run';
 }
 
-/** Compares two scenes of a studio, of one session or of two. */
+/**
+ * Compares two scenes of a studio, of one session or of two.
+ * @param rightRig the rig of the second, where that is what has changed.
+ */
 export function compareScenes(
   rig: Rig,
   left: { readonly session: Session; readonly scene: Scene },
   right: { readonly session: Session; readonly scene: Scene },
+  rightRig: Rig = rig,
 ): SceneComparison {
-  const [a, b] = [sceneSide(rig, left.session, left.scene), sceneSide(rig, right.session, right.scene)];
+  const [a, b] = [sceneSide(rig, left.session, left.scene), sceneSide(rightRig, right.session, right.scene)];
   const pairs = threadPairs(a, b);
   const knobs = knobLines(rig, left.scene, right.scene);
   const cords = cordLines(rig, a, b);

@@ -50,7 +50,7 @@ function wayRound(before: Studio, after: Studio, session: Session, scene: Scene)
   return {
     session: session.name,
     scene: scene.name,
-    story: compareScenes(after.rig, left, right).story,
+    story: compareScenes(before.rig, left, right, after.rig).story,
     stuck: stuck.map(({ thread }) => threadName(thread)),
   };
 }

@@ -1,3 +1,4 @@
+import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
@@ -26,7 +27,7 @@ const PREFERENCE_WORDS: Readonly<Record<Preference, string>> = {
 /** How the router decides: what it prefers, why each thread goes its way, and what else there would be. */
 @Component({
   selector: 'ft-routing-page',
-  imports: [StatusMark],
+  imports: [DecimalPipe, StatusMark],
   templateUrl: './routing-page.html',
   styleUrl: './routing-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,0 +1,135 @@
+import { expect, test } from '@playwright/test';
+import { freshDemo, openStage, TRACKING } from './studio';
+
+const WORK = `${TRACKING}/work-list`;
+
+test.beforeEach(async ({ page }) => {
+  await freshDemo(page);
+});
+
+test('a step ticked on a tablet is seen at once on the desk; it goes on without a connection and catches up', async ({
+  page,
+  browser,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });
+  const tablet = await context.newPage();
+  await page.goto(WORK);
+  await tablet.goto(WORK);
+  const left = (on: typeof page): ReturnType<typeof page.locator> => on.locator('.count');
+  await expect(left(page)).toHaveText('23 to do');
+  await expect(left(tablet)).toHaveText('23 to do');
+  await tablet.getByRole('button', { name: /^Done: Mute the monitors/ }).tap();
+  await expect(left(page)).toHaveText('22 to do');
+  await expect(page.getByText('on its way to the floor')).toBeVisible();
+
+  await context.setOffline(true);
+  await tablet.getByRole('button', { name: /^Done: Mute the cues/ }).tap();
+  await expect(left(tablet)).toHaveText('21 to do');
+  for (const rest of ['20 to do', '19 to do']) {
+    await tablet
+      .getByRole('button', { name: /^Done: Plug/ })
+      .first()
+      .tap();
+    await expect(left(tablet)).toHaveText(rest);
+  }
+  // Meanwhile the desk goes on as well.
+  await page
+    .getByRole('button', { name: /^Done: Plug/ })
+    .last()
+    .click();
+  await expect(left(page)).toHaveText('21 to do');
+  await context.setOffline(false);
+  await expect(left(page)).toHaveText('18 to do');
+  await expect(left(tablet)).toHaveText('18 to do');
+  await context.close();
+});
+
+test('all ticked, the scene is on the floor, and the bay shows its cords solid', async ({ page }) => {
+  await page.goto(WORK);
+  const done = page.getByRole('button', { name: /^Done: / });
+  for (let left = 23; left > 0; left--) {
+    await expect(page.locator('.count')).toHaveText(`${String(left)} to do`);
+    await done.first().click();
+  }
+  await expect(page.getByText('“Tracking” is on the floor')).toBeVisible();
+  await page.goto(`${TRACKING}/track`);
+  await expect(page.getByText('patched')).toHaveCount(12);
+});
+
+test('a dead jack is gone round, and undo makes it good again', async ({ page }) => {
+  await page.goto(WORK);
+  await page.getByRole('button', { name: 'Cannot: Plug Bay A 13 upper to Bay A 10 lower' }).click();
+  await page.getByRole('button', { name: 'Bay A 10 lower', exact: true }).click();
+  await expect(page.getByText(/4 Wen Askelby, Harp .*(goes by|passes)/)).toBeVisible();
+  await page.getByRole('button', { name: /^Mark Bay A 10 lower as faulty/ }).click();
+  await expect(page.getByRole('button', { name: /Bay A 10 lower/ })).toHaveCount(0);
+  await page.goto(`${TRACKING}/track`);
+  await expect(page.locator('tbody tr').nth(3)).toContainText('routed');
+  await page.goto(`${TRACKING}/rig`);
+  await page.getByRole('button', { name: /Rig check/ }).click();
+  await expect(page.getByRole('textbox', { name: 'What is wrong with Bay A 10 lower' })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('textbox', { name: 'What is wrong with Bay A 10 lower' })).toHaveCount(0);
+});
+
+test('a scene is branched, changed and compared with the one it follows', async ({ page }) => {
+  await openStage(page, 'scenes');
+  await page.getByLabel('Make a scene of “Tracking”').fill('Harp overdub');
+  await page.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of Harp overdub' })).toBeVisible();
+  await page.getByRole('button', { name: 'Lines in scenes' }).click();
+  await page.getByRole('checkbox', { name: '1 Imke Tarrow, Narrator in Harp overdub' }).uncheck();
+  await page.getByRole('button', { name: 'Compare' }).click();
+  const sides = page.locator('.sides select');
+  await sides.nth(0).selectOption({ label: 'Tracking' });
+  await sides.nth(1).selectOption({ label: 'Harp overdub' });
+  await expect(page.getByText('1 Imke Tarrow, Narrator is left out.')).toBeVisible();
+  await sides.nth(0).selectOption({ label: 'What is on the floor' });
+  await expect(page.getByRole('heading', { name: 'From On the floor to Harp overdub' })).toBeVisible();
+});
+
+test('the routing page says why, and takes another unit', async ({ page }) => {
+  await openStage(page, 'track');
+  await page.getByRole('link', { name: 'Why these ways' }).click();
+  await expect(
+    page.getByRole('heading', { name: 'Why 1 Imke Tarrow, Narrator goes this way' }),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Pin 1 Imke Tarrow, Narrator to Booth panel line 3' }).click();
+  await expect(page.getByRole('heading', { name: /room jack: Booth panel line 3/ })).toBeVisible();
+});
+
+test('a tablet is let in with a code, may only tick, and is sent away again', async ({ page, browser }) => {
+  await page.goto('/sharing');
+  await page.getByRole('button', { name: 'Open it to the studio network' }).click();
+  await page.getByRole('button', { name: 'Show a code' }).click();
+  const code = (await page.locator('.code').innerText()).replace(/\s/g, '');
+  const share = `http://127.0.0.1:${process.env['E2E_SHARE_PORT'] ?? '4758'}`;
+  const tablet = await (await browser.newContext({ baseURL: share })).newPage();
+
+  await tablet.goto('/');
+  await expect(tablet.getByRole('heading', { name: 'Pair this device' })).toBeVisible();
+  await tablet.getByLabel('Code').fill(code);
+  await tablet.getByLabel('What this device is called').fill('Tablet at the bay');
+  await tablet.getByRole('button', { name: 'Pair' }).click();
+  await expect(tablet.getByRole('button', { name: /Saltglass Rooms/ }).first()).toBeVisible();
+  await expect(page.getByText('Tablet at the bay')).toBeVisible();
+
+  await tablet.goto(WORK);
+  await tablet.getByRole('button', { name: /^Done: Mute the monitors/ }).click();
+  await expect(tablet.locator('.count')).toHaveText('22 to do');
+  await tablet.getByRole('button', { name: 'Cannot: Plug Bay A 13 upper to Bay A 10 lower' }).click();
+  await tablet.getByRole('button', { name: 'Bay A 10 lower', exact: true }).click();
+  await tablet.getByRole('button', { name: /^Mark Bay A 10 lower as faulty/ }).click();
+  await expect(tablet.getByText(/This device may only tick off steps/)).toBeVisible();
+
+  const desk = await page.context().newPage();
+  await desk.goto(`${TRACKING}/history`);
+  await expect(desk.getByRole('row', { name: /Muted the monitors Tablet at the bay/ })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Revoke Tablet at the bay' }).click();
+  await expect(page.getByText('None yet.')).toBeVisible();
+  await tablet.getByRole('button', { name: /^Done: Mute the cues/ }).click();
+  await expect(tablet.getByText(/This device is not paired, or not any more/)).toBeVisible();
+  await page.getByRole('button', { name: 'Close it' }).click();
+  await expect(page.getByText('Closed: only this computer reaches the program.')).toBeVisible();
+});
