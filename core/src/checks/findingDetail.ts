@@ -1,3 +1,4 @@
+import type { BrokenLeg } from '../routing/brokenLegs';
 import type { Obstacle } from '../routing/diagnose';
 import type { LaneId, StationId } from '../rig/ids';
 import type { Medium } from '../rig/medium';
@@ -28,6 +29,8 @@ export type FindingDetail =
         readonly role: PlaceRole;
         readonly lane?: LaneId;
         readonly station?: StationId;
+        /** Legs it had that do not conduct any more; none where it was never patched. */
+        readonly legs: readonly BrokenLeg[];
         /** The nearest free way, or why there is none. */
         readonly way: readonly ProposedCord[] | Obstacle;
       };

@@ -1,11 +1,27 @@
-import type { Obstacle, PinRef } from '../routing/diagnose';
+import type { Obstacle } from '../routing/diagnose';
+import type { PinRef } from '../routing/pinned';
+import type { Remedy } from '../routing/remedy';
 import type { Naming } from './naming';
 import { ROLE_WORDS } from './roleWords';
 
 const list = (names: readonly string[]): string => [...new Set(names)].join(', ');
 
-const unpinHint = ({ role, station }: PinRef, naming: Naming): string =>
-  `Without the pin on ${naming.station(station)} there is room: take it away, or choose another ${ROLE_WORDS[role]}.`;
+const unpinHint = ({ thread, role, station }: PinRef, naming: Naming): string =>
+  `Without the pin of ${naming.thread(thread)} on ${naming.station(station)} there is room: take it away, or choose another ${ROLE_WORDS[role]}.`;
+
+/** What would free a way. */
+function remedySentence(remedy: Remedy | undefined, naming: Naming): string {
+  switch (remedy?.code) {
+    case undefined:
+      return 'Make room there, or choose another unit.';
+    case 'unpin':
+      return unpinHint(remedy.pin, naming);
+    case 're-plan':
+      return `Route it: there is room once ${list(remedy.moves.map((id) => naming.thread(id)))} ${remedy.moves.length === 1 ? 'moves' : 'move'}.`;
+    case 'leave-out':
+      return `Without ${naming.thread(remedy.thread)} in this scene there is room; or choose another unit.`;
+  }
+}
 
 /** Why a thread cannot be routed, and what would help, in two short sentences. */
 export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
@@ -21,8 +37,7 @@ export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
           station === undefined ? naming.lane(lane) : naming.station(station),
         ),
       );
-      const unpin = obstacle.unpin === undefined ? '' : ` ${unpinHint(obstacle.unpin, naming)}`;
-      return `Held by ${threads}: ${places}.${unpin || ' Make room there, or choose another unit.'}`;
+      return `Held by ${threads}: ${places}. ${remedySentence(obstacle.remedy, naming)}`;
     }
     case 'pins-contradict': {
       const pins = list(obstacle.pins.map(({ station }) => naming.station(station)));

@@ -55,6 +55,18 @@ function missedName({ role, station, lane }: Detail<'thread-incomplete'>, naming
   return lane === undefined ? `a ${ROLE_WORDS[role]}` : naming.lane(lane);
 }
 
+/** The legs that broke, each by its ends. */
+function legsNamed({ legs }: Detail<'thread-incomplete'>, naming: Naming): string {
+  if (legs.length === 0) return '';
+  const names = legs.map(({ from, to }) => {
+    if (from === undefined) return `what should feed ${naming.lane(to ?? '')}`;
+    return to === undefined
+      ? `what should follow ${naming.lane(from)}`
+      : `${naming.lane(from)} → ${naming.lane(to)}`;
+  });
+  return ` Broken: ${names.join('; ')}.`;
+}
+
 function incompleteRemedy({ way }: Detail<'thread-incomplete'>, naming: Naming): string {
   if ('code' in way) return obstacleSentence(way, naming);
   if (way.length === 0) return 'Route it again; a way without cords is free.';
@@ -100,7 +112,7 @@ const SPEAK: Speak = {
     };
   },
   'thread-incomplete': (figures, naming, finding) => ({
-    wrong: `${threadsNamed(finding, naming)} stops at ${naming.lane(figures.stopsAt)} and does not reach ${missedName(figures, naming)}.`,
+    wrong: `${threadsNamed(finding, naming)} stops at ${naming.lane(figures.stopsAt)} and does not reach ${missedName(figures, naming)}.${legsNamed(figures, naming)}`,
     remedy: incompleteRemedy(figures, naming),
   }),
   'unit-used-twice': ({ stations, count }, naming, finding) => ({

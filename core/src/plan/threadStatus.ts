@@ -11,7 +11,9 @@ import { isPlugged } from '../session/onFloor';
  */
 export type ThreadStatus = 'planned' | 'routed' | 'patched' | 'broken';
 
-const isObstacle = (way: readonly ProposedCord[] | Obstacle): way is Obstacle => 'code' in way;
+/** Whether there is no way, not even if others moved. */
+const isStuck = (way: readonly ProposedCord[] | Obstacle): boolean =>
+  'code' in way && !(way.code === 'held' && way.remedy?.code === 're-plan');
 
 /** Status of a thread from how it runs and what the checks found on it. */
 export function threadStatus(
@@ -24,7 +26,7 @@ export function threadStatus(
       ({ finding }) =>
         finding.rule === 'thread-incomplete' &&
         finding.at.some((ref) => ref.id === thread.id) &&
-        isObstacle(finding.figures.way),
+        isStuck(finding.figures.way),
     );
     return stuck ? 'broken' : 'planned';
   }

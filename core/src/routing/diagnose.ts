@@ -1,9 +1,11 @@
 import type { LaneId, StationId, ThreadId } from '../rig/ids';
-import type { PinRole } from '../rig/deviceModel';
-import { STATION_ROLES } from '../rig/deviceModel';
 import type { Thread } from '../session/sessionSchema';
 import type { Board } from './solve/board';
-import type { Demand, Goal } from './solve/demand';
+import type { PinRef } from './pinned';
+import { demandWithoutPin, pinsOf } from './pinned';
+import type { Remedy } from './remedy';
+import { remedyFor } from './remedy';
+import type { Demand } from './solve/demand';
 import type { Way } from './solve/way';
 import { CLEAR } from './solve/terms';
 import type { PlaceRole, Waypoint } from './waypoints';
@@ -19,21 +21,14 @@ export interface Holder {
   readonly thread?: ThreadId;
 }
 
-/** A pin somebody set. */
-export interface PinRef {
-  readonly thread: ThreadId;
-  readonly role: PinRole;
-  readonly station: StationId;
-}
-
 /** Why a thread cannot be routed. Ids and lanes, no prose. */
 export type Obstacle =
   | {
       /** A way exists, but others hold part of it and have nowhere else to go. */
       readonly code: 'held';
       readonly holders: readonly Holder[];
-      /** The thread's own pin without which there is room. */
-      readonly unpin?: PinRef;
+      /** The least that would free a way, where it was looked for and found. */
+      readonly remedy?: Remedy;
     }
   | {
       /** Pins that cannot hold together. */
@@ -74,15 +69,11 @@ export interface Inquiry {
   readonly width: number;
   /** The way it would take in a rig with no cord planned by hand, over jacks that these hold now. */
   readonly withoutHandCords: () => readonly LaneId[] | undefined;
+  /** Whether to look for what would free a way; it takes a search for every thread that stands in it. */
+  readonly seeksRemedy: boolean;
   /** Which thread has which way. */
   readonly ways: ReadonlyMap<ThreadId, Way>;
 }
-
-const pinsOf = ({ id, pins }: Thread): readonly PinRef[] =>
-  STATION_ROLES.flatMap((role) => {
-    const station = pins[role];
-    return station === undefined ? [] : [{ thread: id, role, station }];
-  });
 
 /** Pins of this and another thread on one and the same unit, of two sources. */
 function samePins({ thread, threads }: Inquiry): readonly PinRef[] {
@@ -97,20 +88,13 @@ function samePins({ thread, threads }: Inquiry): readonly PinRef[] {
   return [];
 }
 
-/** Goals of a thread without one of its pins. */
-const withoutPin = (inquiry: Inquiry, role: PinRole): Demand => {
-  const { board, thread, demand } = inquiry;
-  const { [role]: _gone, ...pins } = thread.pins;
-  const goals = waypointsOf(board.space.graph, { ...thread, pins }).map(({ lanes }): Goal => ({ lanes }));
-  return { ...demand, goals };
-};
-
 /** Two of the thread's own pins between which no way leads, though there would be one without either. */
 function contradictingOwnPins(inquiry: Inquiry): readonly PinRef[] {
   const own = pinsOf(inquiry.thread);
   if (own.length < 2) return [];
   const lifting = own.filter(
-    ({ role }) => inquiry.board.finder.find(withoutPin(inquiry, role), ASKING) !== undefined,
+    ({ role }) =>
+      inquiry.board.finder.find(demandWithoutPin(inquiry, inquiry.thread, role), ASKING) !== undefined,
   );
   return lifting.length >= 2 ? lifting : [];
 }
@@ -134,12 +118,6 @@ function holdersOn({ board, ways }: Inquiry, way: Way): readonly Holder[] {
   const key = ({ thread, station }: Holder): string => `${thread ?? ''} ${station ?? ''}`;
   return list.filter((holder, i) => list.findIndex((other) => key(other) === key(holder)) === i);
 }
-
-/** The first of the thread's own pins without which it finds a way around all others. */
-const helpfulUnpin = (inquiry: Inquiry): PinRef | undefined =>
-  pinsOf(inquiry.thread).find(
-    ({ role }) => inquiry.board.finder.find(withoutPin(inquiry, role), CLEAR) !== undefined,
-  );
 
 /** How far a thread gets with nobody in its way, and what it then does not reach. */
 function noWay({ board, thread, demand }: Inquiry): Obstacle {
@@ -193,6 +171,7 @@ export function diagnose(inquiry: Inquiry): Obstacle {
   }
   const cord = onlyShort(inquiry, wish) ? missingCord(inquiry, wish) : undefined;
   if (cord !== undefined) return cord;
-  const unpin = helpfulUnpin(inquiry);
-  return { code: 'held', holders: holdersOn(inquiry, wish), ...(unpin && { unpin }) };
+  const holders = holdersOn(inquiry, wish);
+  const remedy = inquiry.seeksRemedy ? remedyFor(inquiry, holders) : undefined;
+  return { code: 'held', holders, ...(remedy && { remedy }) };
 }

@@ -91,6 +91,7 @@ function outcomesOf(
     const obstacle = diagnose({
       ...{ board, threads, thread, demand, ways },
       width: item.demands.length,
+      seeksRemedy: true,
       withoutHandCords: () => withoutHandCords(thread),
     });
     return [{ thread: id, routed: false, obstacle }];

@@ -95,12 +95,10 @@ export function trialsFor(rig: Rig, session: Session, scene: Scene, id: ThreadId
         ...{ board, thread, demand, ways },
         threads: others,
         width: 1,
+        seeksRemedy: false,
         withoutHandCords: () => handHeldJacks(rig, session, scene, thread),
       });
-      if (obstacle.code !== 'held') return { found: false, obstacle };
-      // That the thing tried should not be tried helps nobody.
-      const { unpin: _tried, ...held } = obstacle;
-      return { found: false, obstacle: held };
+      return { found: false, obstacle };
     },
   };
 }

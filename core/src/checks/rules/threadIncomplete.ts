@@ -2,6 +2,7 @@ import type { LaneId, ThreadId } from '../../rig/ids';
 import type { CheckContext, PlannedThread } from '../context';
 import type { Finding } from '../finding';
 import type { ProposedCord } from '../findingDetail';
+import { brokenLegs } from '../../routing/brokenLegs';
 import { route } from '../../routing/route';
 import type { Obstacle } from '../../routing/diagnose';
 import type { Rule } from '../rule';
@@ -22,13 +23,36 @@ function nearestWays(
   );
 }
 
+/** Where others hold the way of a thread but could move: who would have to. */
+function withReplans(
+  { rig, session, scene }: CheckContext,
+  ways: ReturnType<typeof nearestWays>,
+): ReturnType<typeof nearestWays> {
+  const held = [...ways].filter(([, way]) => 'code' in way && way.code === 'held').map(([thread]) => thread);
+  if (held.length === 0) return ways;
+  const { outcomes } = route(rig, session, scene, { only: held });
+  const routed = new Set(outcomes.filter((outcome) => outcome.routed).map(({ thread }) => thread));
+  const moves = outcomes
+    .filter((outcome) => outcome.routed && !outcome.kept && !held.includes(outcome.thread))
+    .map(({ thread }) => thread);
+  if (moves.length === 0) return ways;
+  return new Map(
+    [...ways].map(([thread, way]) => [
+      thread,
+      'code' in way && way.code === 'held' && routed.has(thread)
+        ? { ...way, remedy: { code: 're-plan' as const, moves } }
+        : way,
+    ]),
+  );
+}
+
 function run(context: CheckContext): readonly Finding[] {
   // Where the rig has lost what the thread asks for, `gone-from-rig` says so.
   const incomplete = context.threads.filter(
     ({ complete, thread }) => !complete && !context.gone.has(thread.id),
   );
   if (incomplete.length === 0) return [];
-  const ways = nearestWays(context, incomplete);
+  const ways = withReplans(context, nearestWays(context, incomplete));
   return incomplete.flatMap((planned): Finding[] => {
     const { thread, stopsAt, missing } = planned;
     const way = ways.get(thread.id);
@@ -46,6 +70,7 @@ function run(context: CheckContext): readonly Finding[] {
           role: missing.role,
           ...(missing.station !== undefined && { station: missing.station }),
           ...(missing.lane !== undefined && { lane: missing.lane }),
+          legs: brokenLegs(context.graph, thread, context.scene.cords),
           way,
         },
       },
@@ -59,6 +84,7 @@ export const threadIncomplete: Rule = {
   severity: 'error',
   stage: 'track',
   why: 'A leg without a realisation is a silent track, usually found when the artist is already playing.',
-  limits: 'The way proposed leaves all threads that run where they are; routing may move them.',
+  limits:
+    'The way proposed leaves all threads that run where they are; where none is free so, others may move.',
   run,
 };
