@@ -27,6 +27,21 @@ const VIEWS = [
       await page.getByRole('option').first().waitFor();
     },
   },
+  {
+    name: 'routing',
+    path: `${TRACKING}/routing`,
+    act: (page) => page.getByRole('heading', { name: /^Why/ }).waitFor(),
+  },
+  {
+    name: 'compare',
+    path: `${TRACKING}/scenes`,
+    async act(page) {
+      await page.getByRole('button', { name: 'Compare' }).click();
+      await page.locator('.sides select').nth(0).selectOption({ label: 'Tracking' });
+      await page.locator('.sides select').nth(1).selectOption({ label: 'Foley overdub' });
+      await page.getByText(/are left out/).waitFor();
+    },
+  },
   { name: 'findings', path: `${TRACKING}/findings`, act: (page) => page.locator('ul button').last().click() },
   {
     name: 'patch-list',
@@ -77,6 +92,27 @@ const VIEWS = [
     theme: 'paper',
     act: (page) => page.locator('tbody tr').nth(0).locator('td').nth(1).click(),
   },
+  {
+    name: 'work-list',
+    path: `${TRACKING}/work-list`,
+    size: { width: 820, height: 1180 },
+    async act(page) {
+      await page.getByRole('button', { name: 'It is all done already' }).click();
+      await page.getByText('is on the floor').waitFor();
+      await page.getByRole('button', { name: 'To all normals' }).click();
+      await page.getByRole('button', { name: /^Done: Mute the monitors/ }).click();
+      await page.getByRole('button', { name: /^Done: Mute the cues/ }).waitFor();
+    },
+  },
+  {
+    name: 'sharing',
+    path: '/sharing',
+    async act(page) {
+      await page.getByRole('button', { name: 'Open it to the studio network' }).click();
+      await page.getByRole('button', { name: 'Show a code' }).click();
+      await page.locator('.code').waitFor();
+    },
+  },
 ];
 
 await ensureDebian([{ command: 'chromium', name: 'chromium' }]);
@@ -88,8 +124,9 @@ const { base, stop } = await startServing(4752, data);
 const browser = await startBrowser();
 // One context: what one picture changes, the next shows as one's own.
 const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-for (const { name, path, theme = 'dim', act } of VIEWS) {
+for (const { name, path, theme = 'dim', size, act } of VIEWS) {
   const page = await context.newPage();
+  if (size !== undefined) await page.setViewportSize(size);
   await page.addInitScript((wanted) => localStorage.setItem('ft-theme', wanted), theme);
   await page.goto(base + path);
   await page.locator('main h1').first().waitFor();
