@@ -101,6 +101,23 @@ describe('the bay page', () => {
     expect(stepFrom(view.bays, low, 'ArrowDown')).toMatchObject({ bay: 1, row: 'upper' });
   });
 
+  it('takes a jack out of use: who used it goes another way, and it can be good again', async () => {
+    keys('ArrowRight');
+    await shown('Bay A 2 upper');
+    const button = (text: string): HTMLButtonElement =>
+      [...page.element.querySelectorAll('button')].find((each) => each.textContent.includes(text))!;
+    await shown('Does not work');
+    button('Does not work').click();
+    await until(() => desk.api.studioNow.rig.faults.length === 1, 'the fault');
+    expect(desk.api.entries[0]!.label).toBe('Bay A 2 upper does not work');
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    await until(() => notices().length > 0, 'the notice');
+    expect(notices()[0]!.text).toMatch(/^Bay A 2 upper is marked as faulty[.;]/);
+    await shown('Works again');
+    button('Works again').click();
+    await until(() => desk.api.studioNow.rig.faults.length === 0, 'none');
+  });
+
   it('says what a jack is, what it carries, and what a plug would break', async () => {
     keys('ArrowRight');
     await shown('Bay A 2 upper');

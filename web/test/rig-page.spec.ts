@@ -1,5 +1,6 @@
 import { DevicePage } from '../src/app/rig/device-page';
 import { RigPage } from '../src/app/rig/rig-page';
+import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
@@ -218,6 +219,43 @@ describe('cords', () => {
     submit();
     await until(() => desk.api.entries.length === 1, 'entry 1');
     expect(rig().cords.find(({ name }) => name === 'Bay cord')).toMatchObject({ lengthM: 1.5, count: 4 });
+  });
+});
+
+describe('adaptors', () => {
+  it('are added, counted and removed', async () => {
+    await open(/^\s*Cords/);
+    const form = page.element.querySelector<HTMLFormElement>('ft-adaptor-list form')!;
+    const submit = (): boolean => form.dispatchEvent(new Event('submit', { cancelable: true }));
+    submit();
+    expect(lastNotice()).toBe('No adaptors were added: they need a number.');
+    one('[aria-label="Name of the adaptor"]').value = 'XLR to TT';
+    one('[aria-label="The plug it goes onto"]').value = 'tt';
+    one('[aria-label="The plug it makes of it"]').value = 'xlr';
+    one('[aria-label="Number of adaptors"]').value = '4';
+    submit();
+    await shown(() => rig().adaptors.length === 1 && page.text().includes('XLR to TT'));
+    expect(rig().adaptors[0]).toMatchObject({ connectors: ['tt', 'xlr'], count: 4 });
+    type('[aria-label="Number of XLR to TT"]', '6', 'change');
+    await until(() => rig().adaptors[0]!.count === 6, 'the new number');
+    type('[aria-label="Number of XLR to TT"]', 'many', 'change');
+    expect(lastNotice()).toBe('“many” is not a number of adaptors.');
+    button(/^Remove XLR to TT/).click();
+    await until(() => rig().adaptors.length === 0, 'none');
+  });
+});
+
+describe('faulty jacks', () => {
+  it('are listed with what is wrong, until they work again', async () => {
+    const item = { id: 'bay-b/upper-3/1', note: '' };
+    desk.store.dispatch(StudioActions.change({ label: 'Fault', edits: [{ type: 'fault.add', item }] }));
+    await until(() => rig().faults.length === 1, 'the fault');
+    await open(/^\s*Rig check/);
+    await shown(() => page.text().includes('Bay B 3 upper'));
+    type('[aria-label="What is wrong with Bay B 3 upper"]', 'crackles', 'change');
+    await until(() => rig().faults[0]?.note === 'crackles', 'the note');
+    button(/^Bay B 3 upper works again/).click();
+    await shown(() => rig().faults.length === 0 && page.text().includes('Where a jack is dead, say so'));
   });
 });
 

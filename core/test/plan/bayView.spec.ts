@@ -77,6 +77,35 @@ describe('patching by hand', () => {
     }
   });
 
+  it('tells planned cords from plugged ones, and from those nobody wants', () => {
+    const [first] = demo.sessions[0]!.scenes[0]!.cords;
+    const floor = {
+      ...demo.floor,
+      cords: [
+        { id: first!.from, to: first!.to, stock: first!.stock },
+        { id: lane('bay-b/upper-30/1'), to: lane('bay-b/lower-31/1'), stock: first!.stock },
+      ],
+    };
+    const { cords } = baysView(contextOf({ ...demo, floor }));
+    const told = (from: string): object => {
+      const { plugged, wanted } = cords.find((cord) => cord.from === from)!;
+      return { plugged, wanted };
+    };
+    expect(told(first!.from)).toEqual({ plugged: true, wanted: true });
+    expect(told('bay-b/upper-30/1')).toEqual({ plugged: true, wanted: false });
+    expect(cords.filter(({ plugged }) => !plugged)).toHaveLength(cords.length - 2);
+  });
+
+  it('bars a jack that does not work', () => {
+    const rig = { ...demo.rig, faults: [{ id: lane('bay-b/upper-3/1'), note: '' }] };
+    const jacks = baysView(contextOf({ ...demo, rig })).bays.flatMap(({ columns }) =>
+      columns.flatMap(({ upper, lower }) => [upper, lower]),
+    );
+    expect(jacks.filter(({ faulty }) => faulty === true).map((jack) => jack.lane)).toEqual([
+      'bay-b/upper-3/1',
+    ]);
+  });
+
   it('moves a plug that is picked up, and leaves the other end', () => {
     const moved = after(moveByHand(context, lane('bay-a/lower-10/1'), lane('bay-a/lower-11/1')));
     expect(moved.find(({ from }) => from === 'bay-a/upper-13/1')!.to).toBe('bay-a/lower-11/1');

@@ -68,6 +68,19 @@ export class WorkListPage {
   private readonly most = signal(0);
   protected readonly total = computed(() => Math.max(this.most(), this.steps().length));
   protected readonly done = computed(() => this.total() - this.steps().length);
+  /** What is on the floor, or on its way there. */
+  protected readonly standing = computed(() => {
+    const list = this.list();
+    if (list === undefined) return '';
+    const { onFloor, target, steps } = list;
+    if (onFloor === undefined)
+      return this.isTeardown() && this.done() > 0
+        ? 'on the way to all normals'
+        : 'no scene is on the floor yet';
+    return steps.length > 0 && onFloor === target
+      ? 'on its way to the floor'
+      : `last on the floor: ${onFloor}`;
+  });
   /** The step of which somebody said that it cannot be done. */
   protected readonly stuckAt = signal<WorkStep | undefined>(undefined);
 

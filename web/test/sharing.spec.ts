@@ -1,0 +1,151 @@
+import { HttpErrorResponse } from '@angular/common/http';
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import type { Observable } from 'rxjs';
+import { of, throwError } from 'rxjs';
+import type { DeviceRole, SharingState } from '@ft/contract/sharing';
+import { PairPage } from '../src/app/sharing/pair-page';
+import { SharingPage } from '../src/app/sharing/sharing-page';
+import { FakeApi } from './fake-api';
+import type { Bench, Mounted } from './mount';
+import { bench } from './mount';
+
+/** The sharing side of the server, kept in memory. */
+class SharingApi extends FakeApi {
+  isLocal = true;
+  state: SharingState = { isOpen: false, addresses: [], devices: [], offer: null };
+  readonly paired: string[] = [];
+
+  sharing(): Observable<SharingState> {
+    return this.answer({});
+  }
+  setSharing(isOpen: boolean): Observable<SharingState> {
+    return this.answer({ isOpen, addresses: isOpen ? ['http://192.0.2.2:4748'] : [], offer: null });
+  }
+  offerPairing(role: DeviceRole): Observable<SharingState> {
+    const links = [{ address: 'http://192.0.2.2:4748/pair?code=12345678', qrSvg: '<svg/>' }];
+    return this.answer({ offer: { code: '12345678', role, until: '2026-03-01T10:10:00Z', links } });
+  }
+  setDeviceRole(id: string, role: DeviceRole): Observable<SharingState> {
+    const devices = this.state.devices.map((device) => (device.id === id ? { ...device, role } : device));
+    return this.answer({ devices });
+  }
+  revokeDevice(id: string): Observable<SharingState> {
+    return this.answer({ devices: this.state.devices.filter((device) => device.id !== id) });
+  }
+  pair(code: string, name: string): Observable<unknown> {
+    if (code !== '12345678')
+      return throwError(
+        () =>
+          new HttpErrorResponse({
+            status: 403,
+            error: { code: 'wrong-code', message: 'This code does not pair.' },
+          }),
+      );
+    this.paired.push(name);
+    return of({ name });
+  }
+
+  private answer(change: Partial<SharingState>): Observable<SharingState> {
+    if (!this.isLocal)
+      return throwError(
+        () =>
+          new HttpErrorResponse({ status: 404, error: { code: 'not-found', message: 'No such address.' } }),
+      );
+    this.state = { ...this.state, ...change };
+    return of(this.state);
+  }
+}
+
+let api: SharingApi;
+let desk: Bench;
+let page: Mounted<unknown>;
+const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+const button = (name: RegExp): HTMLButtonElement =>
+  [...page.element.querySelectorAll('button')].find((each) =>
+    name.test(each.getAttribute('aria-label') ?? each.textContent),
+  )!;
+function press(name: RegExp): void {
+  button(name).click();
+  page.fixture.detectChanges();
+}
+
+beforeEach(() => {
+  api = new SharingApi();
+  desk = bench(api);
+});
+afterEach(() => {
+  page.element.remove();
+  page.fixture.destroy();
+});
+
+describe('the studio network', () => {
+  beforeEach(async () => {
+    page = desk.mount(SharingPage);
+    await wait(5);
+    page.fixture.detectChanges();
+  });
+
+  it('is closed at first, and is opened and closed by one setting', () => {
+    expect(page.text()).toContain('Closed: only this computer reaches the program.');
+    expect(page.text()).not.toContain('Pair a device');
+    press(/Open it to the studio network/);
+    expect(page.text()).toContain('http://192.0.2.2:4748');
+    expect(page.text()).toContain('not encrypted');
+    press(/Close it/);
+    expect(api.state.isOpen).toBe(false);
+  });
+
+  it('shows a code in two groups, its link and a QR code, for the role chosen', () => {
+    press(/Open it/);
+    const select = page.element.querySelector('select')!;
+    select.value = 'edit';
+    select.dispatchEvent(new Event('change'));
+    press(/Show a code/);
+    expect(page.element.querySelector('.code')!.textContent).toBe('1234 5678');
+    expect(page.text()).toContain('it may then edit everything');
+    expect(page.element.querySelector('img')!.src).toMatch(/^data:image\/svg\+xml/);
+  });
+
+  it('lists paired devices, lets them edit, and revokes them', () => {
+    api.state = {
+      ...api.state,
+      devices: [{ id: 'a', name: 'Tablet', role: 'tick', pairedAt: '2026-03-01T10:00:00Z', seenAt: null }],
+    };
+    press(/Open it/);
+    const select = page.element.querySelector<HTMLSelectElement>('[aria-label="Tablet may"]')!;
+    select.value = 'edit';
+    select.dispatchEvent(new Event('change'));
+    expect(api.state.devices[0]!.role).toBe('edit');
+    page.fixture.detectChanges();
+    press(/Revoke Tablet/);
+    expect(page.text()).toContain('None yet.');
+  });
+
+  it('says so on a device that may not manage it', () => {
+    api.isLocal = false;
+    press(/Open it/);
+    expect(page.text()).toContain('Only the computer the program runs on');
+  });
+});
+
+describe('pairing', () => {
+  it('takes the code from the address, and says why one does not pair', () => {
+    page = desk.mount(PairPage, { code: '87654321' });
+    expect(page.element.querySelector<HTMLInputElement>('#pair-code')!.value).toBe('87654321');
+    page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
+    page.fixture.detectChanges();
+    expect(page.text()).toContain('This code does not pair.');
+    expect(button(/Pair/).disabled).toBe(false);
+  });
+
+  it('leads to the studios once it is done', () => {
+    const go = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+    page = desk.mount(PairPage, { code: '12345678' });
+    page.element.querySelector<HTMLInputElement>('#pair-name')!.value = 'Tablet at the bay';
+    page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
+    expect(api.paired).toEqual(['Tablet at the bay']);
+    expect(go).toHaveBeenCalledWith(['/']);
+  });
+});
