@@ -10,6 +10,7 @@ import { jackInfo } from '@ft/core/plan/jackInfo';
 import { planOf } from '@ft/core/plan/plan';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { bareBayStudio, bayStudio, wireList } from './bayRig';
+import { optimum } from './optimum';
 import { routing } from './routing';
 import { generatedStudio } from './generatedStudio';
 
@@ -144,4 +145,5 @@ if (file === undefined) {
   growing();
   bayRig();
   routing();
+  await optimum();
 } else writeFileSync(file, writeBundle(bayStudio()));

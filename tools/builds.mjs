@@ -4,7 +4,17 @@ import { join } from 'node:path';
 import { bin, must, ROOT } from './run.mjs';
 
 /** Libraries that stay outside the server's bundle: native code, or files they read beside themselves. */
-const OUTSIDE = ['sequelize', 'sqlite3', 'umzug', 'pdfmake', 'express', 'compression', 'helmet', 'qrcode'];
+const OUTSIDE = [
+  'sequelize',
+  'sqlite3',
+  'umzug',
+  'pdfmake',
+  'express',
+  'compression',
+  'helmet',
+  'highs',
+  'qrcode',
+];
 const SOURCES = [
   'core/src',
   'contract/src',

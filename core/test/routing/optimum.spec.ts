@@ -1,22 +1,8 @@
-import * as highsModule from 'highs';
-import { prepare } from '@ft/core/routing/prepare';
-import { route } from '@ft/core/routing/route';
-import { UNROUTED_POINTS } from '@ft/core/routing/solve/board';
 import { newCordPoints, weightsOf } from '@ft/core/routing/costs';
 import { firstScene } from '../fixtures/studioOf';
-import { programOf } from './ilpOptimum';
+import type { Cost, Highs } from './againstOptimum';
+import { exactOptimum, loadHighs, routedRandom } from './againstOptimum';
 import { randomRouting } from './randomRouting';
-import { faultsOf } from './validRouting';
-
-type Highs = Awaited<ReturnType<typeof highsModule.default>>;
-type Loader = typeof highsModule.default;
-
-/** The package is a function at the bottom of one or two defaults, by how it is loaded. */
-function loaderOf(module: unknown): Loader {
-  let at: unknown = module;
-  while (typeof at !== 'function') at = (at as { default: unknown }).default;
-  return at as Loader;
-}
 
 /** Rigs compared in every run of the suite; FT_RIGS=200 compares as many as the README speaks of. */
 const RIGS = Number(process.env['FT_RIGS'] ?? 40);
@@ -26,47 +12,21 @@ const TINY = 0.5;
 
 let highs: Highs;
 beforeAll(async () => {
-  highs = await loaderOf(highsModule)();
+  highs = await loadHighs();
 });
 
-interface Cost {
-  readonly unrouted: number;
-  readonly points: number;
-}
-
 function exact(seed: number): Cost {
-  const studio = randomRouting(seed);
-  const { session, scene } = firstScene(studio);
-  const { space, items } = prepare(studio.rig, session, scene, undefined);
-  const { text, points, dropped } = programOf(space, items);
-  const solution = highs.solve(text, { mip_rel_gap: 0, mip_abs_gap: 1e-7 });
-  expect(`${String(seed)} ${solution.Status}`).toBe(`${String(seed)} Optimal`);
-  const on = (name: string): boolean => {
-    const column = solution.Columns[name];
-    return column !== undefined && 'Primal' in column && column.Primal > 0.5;
-  };
-  const sum = [...points].reduce((total, [name, each]) => total + (on(name) ? each : 0), 0);
-  const unrouted = dropped.reduce(
-    (count, name, i) => count + (on(name) ? (items[i]?.demands.length ?? 1) : 0),
-    0,
-  );
-  return { unrouted, points: sum };
-}
-
-function ours(seed: number): Cost & { readonly faults: readonly string[] } {
-  const studio = randomRouting(seed);
-  const { session, scene } = firstScene(studio);
-  const routing = route(studio.rig, session, scene);
-  const unrouted = Math.round(routing.cost / UNROUTED_POINTS);
-  return { unrouted, points: routing.cost - unrouted * UNROUTED_POINTS, faults: faultsOf(studio, routing) };
+  const best = exactOptimum(highs, seed);
+  if (typeof best === 'string') throw new Error(`seed ${String(seed)}: ${best}`);
+  return best;
 }
 
 describe('all threads together, against the exact optimum of an integer program (HiGHS)', () => {
   const seeds = Array.from({ length: RIGS }, (_, i) => FIRST_SEED + i);
   const cord = newCordPoints(weightsOf(firstScene(randomRouting(1)).session.routing), 10);
-  let results: { seed: number; ours: ReturnType<typeof ours>; exact: Cost }[] = [];
+  let results: { seed: number; ours: ReturnType<typeof routedRandom>; exact: Cost }[] = [];
   beforeAll(() => {
-    results = seeds.map((seed) => ({ seed, ours: ours(seed), exact: exact(seed) }));
+    results = seeds.map((seed) => ({ seed, ours: routedRandom(seed), exact: exact(seed) }));
   });
 
   it('is never invalid', () => {

@@ -1,0 +1,51 @@
+import { newCordPoints, weightsOf } from '@ft/core/routing/costs';
+import type { Cost, Highs } from '../core/test/routing/againstOptimum';
+import { exactOptimum, loadHighs, oneByOneRandom, routedRandom } from '../core/test/routing/againstOptimum';
+import { PREFERENCE_ORDER } from '@ft/core/session/preferences';
+
+/** Rigs compared; the first of them are compared in every run of the tests as well. */
+const RIGS = Number(process.env['FT_RIGS'] ?? 200);
+/** Differences below this are rounding. */
+const TINY = 0.5;
+
+interface Compared {
+  readonly best: Cost;
+  readonly ours: ReturnType<typeof routedRandom>;
+  readonly plain: Cost;
+}
+
+function compared(highs: Highs, seed: number): readonly Compared[] {
+  const best = exactOptimum(highs, seed);
+  if (typeof best === 'string') return [];
+  return [{ best, ours: routedRandom(seed), plain: oneByOneRandom(seed) }];
+}
+
+const share = (part: number, of: number): string => `${((100 * part) / of).toFixed(1)} %`;
+
+/** How a way of routing does against the optimum: threads it leaves out, and how often it is as cheap. */
+function row(what: string, rigs: readonly Compared[], costOf: (rig: Compared) => Cost): string {
+  const cord = newCordPoints(weightsOf(PREFERENCE_ORDER), 10);
+  const short = rigs.filter((rig) => costOf(rig).unrouted > rig.best.unrouted);
+  const alike = rigs.filter((rig) => costOf(rig).unrouted === rig.best.unrouted);
+  const over = alike.map((rig) => costOf(rig).points - rig.best.points).filter((more) => more > TINY);
+  const sum = (cost: (rig: Compared) => number): number => alike.reduce((all, rig) => all + cost(rig), 0);
+  const ratio = sum((rig) => costOf(rig).points) / sum(({ best }) => best.points);
+  return [
+    `  ${what.padEnd(34)} fewer threads than can be in ${share(short.length, rigs.length)}`,
+    `as cheap in ${share(alike.length - over.length, alike.length)} of the rest`,
+    `over by more than a cord in ${String(over.filter((more) => more > cord).length)}`,
+    `${ratio.toFixed(4)} x the least cost`,
+  ].join(', ');
+}
+
+/** Small random rigs with little to spare, against the exact optimum of an integer program (HiGHS). */
+export async function optimum(): Promise<void> {
+  const highs = await loadHighs();
+  const rigs = Array.from({ length: RIGS }, (_, i) => compared(highs, i + 1)).flat();
+  const invalid = rigs.filter(({ ours }) => ours.faults.length > 0).length;
+  console.log(
+    `\n${String(rigs.length)} of ${String(RIGS)} random rigs, solved exactly; ${String(invalid)} routings do not hold`,
+  );
+  console.log(row('one after another, shortest path', rigs, ({ plain }) => plain));
+  console.log(row('together', rigs, ({ ours }) => ours));
+}
