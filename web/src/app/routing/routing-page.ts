@@ -40,6 +40,7 @@ export class RoutingPage {
   private readonly strip = this.store.selectSignal(planFeature.selectStrip);
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
   protected readonly words = PREFERENCE_WORDS;
+  protected readonly planned = computed(() => this.plan() !== null);
   protected readonly rows = computed(() => this.plan()?.rows ?? []);
   protected readonly order = computed(() => this.found()?.session.routing ?? PREFERENCE_ORDER);
   private readonly chosen = signal<ThreadId | undefined>(undefined);

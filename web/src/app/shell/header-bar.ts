@@ -28,6 +28,9 @@ export class HeaderBar {
   protected readonly pending = this.store.selectSignal(studioFeature.selectPending);
   protected readonly undoState = this.store.selectSignal(studioFeature.selectUndoState);
   private readonly openFindings = this.store.selectSignal(planFeature.selectOpenFindings);
+  private readonly plan = this.store.selectSignal(planFeature.selectPlan);
+  /** Nothing found is said only once something was looked at. */
+  protected readonly planned = computed(() => this.plan() !== null);
   protected readonly theme = signal(document.documentElement.dataset['theme'] ?? 'dim');
 
   protected readonly errors = computed(() => this.count('error'));
