@@ -50,6 +50,15 @@ describe('the work list', () => {
     expect(page.element.querySelector('[role=progressbar]')!.getAttribute('aria-valuenow')).toBe('1');
   });
 
+  it('goes on at the next step by keyboard', async () => {
+    const before = cards();
+    const tick = button(/^Done: Plug/);
+    tick.focus();
+    tick.click();
+    await shows((now) => now === before - 1);
+    await until(() => document.activeElement?.classList.contains('tick') === true, 'the focus on a step');
+  });
+
   it('says when all is on the floor, and leads back to all normals', async () => {
     button(/It is all done already/).click();
     await shows((now) => now === 0);

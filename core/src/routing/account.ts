@@ -1,4 +1,5 @@
 import type { Preference } from '../session/preferences';
+import { PREFERENCE_ORDER } from '../session/preferences';
 import { CROSSPOINT_PER_CORD, HOP_POINTS, METRES_PER_UNIT } from './costs';
 import type { Demand } from './solve/demand';
 import type { Way } from './solve/way';
@@ -15,18 +16,7 @@ export interface AccountLine {
   readonly points: number;
 }
 
-const ORDER: readonly AccountWhat[] = [
-  'keep',
-  'normals',
-  'one-to-one',
-  'few-cords',
-  'short-cords',
-  'few-tie-lines',
-  'others-normals',
-  'crosspoints',
-  'adaptors',
-  'hops',
-];
+const ORDER: readonly AccountWhat[] = [...PREFERENCE_ORDER, 'crosspoints', 'adaptors', 'hops'];
 
 /** Length of the cord of a step, and the adaptors on it; undefined where the step is none. */
 function cordOf(

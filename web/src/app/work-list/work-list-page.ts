@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  signal,
+} from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { combineLatest, filter, from, switchMap } from 'rxjs';
@@ -50,6 +58,8 @@ export class WorkListPage {
   private readonly store = inject(Store);
   private readonly planner = inject(Planner);
   protected readonly countdown = inject(Countdown);
+  private readonly host: ElementRef = inject(ElementRef);
+  private hasTicked = false;
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
   protected readonly isTeardown = signal(false);
   /** The room of the last tick: the walk goes on from there. */
@@ -89,6 +99,14 @@ export class WorkListPage {
       const { length } = this.steps();
       this.most.update((most) => Math.max(most, length));
     });
+    // A ticked step is gone, and the focus with it: whoever works by keyboard goes on at the next one.
+    effect(() => {
+      this.steps();
+      setTimeout(() => {
+        if (this.hasTicked && document.activeElement === document.body) this.focusFirst();
+        this.hasTicked = false;
+      });
+    });
     // The wait begins when nothing is left to switch off, on whichever device that was ticked.
     effect(() => {
       const kinds = this.steps().map(({ kind }) => kind);
@@ -97,6 +115,10 @@ export class WorkListPage {
   }
 
   private readonly waitS = computed(() => this.steps().find(({ kind }) => kind === 'drain')?.waitS ?? 0);
+
+  private focusFirst(): void {
+    (this.host.nativeElement as HTMLElement).querySelector<HTMLElement>('.tick:not(:disabled)')?.focus();
+  }
 
   protected aim(isTeardown: boolean): void {
     this.isTeardown.set(isTeardown);
@@ -110,6 +132,7 @@ export class WorkListPage {
       this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: patch.sentence }));
       return;
     }
+    this.hasTicked = true;
     this.store.dispatch(StudioActions.change({ label: patch.label, edits: patch.edits }));
     if (step.roomId !== undefined && step.from !== undefined) this.here.set(step.roomId);
   }
