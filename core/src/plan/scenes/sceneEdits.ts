@@ -38,14 +38,14 @@ export function newSceneEdits(
   if (found === undefined) return undefined;
   const { session, scene } = found;
   const id = idFromName(name, new Set(session.scenes.map((each) => each.id)), 'scene') as SceneId;
-  const { follows: _follows, archived: _archived, ...own } = scene;
+  const isBare = start === 'empty';
   const item: Scene = {
-    ...own,
     ...{ id, name },
     ...(start === 'branch' && { follows: scene.id }),
-    ...(start === 'empty' && { cords: [], settings: {} }),
+    cords: isBare ? [] : scene.cords,
+    settings: isBare ? {} : scene.settings,
   };
-  const threads = start === 'empty' ? [] : session.threads.filter(({ scenes }) => scenes.includes(scene.id));
+  const threads = isBare ? [] : session.threads.filter(({ scenes }) => scenes.includes(scene.id));
   return {
     id,
     edits: [
