@@ -38,5 +38,7 @@ export function hardwireEdge(wire: Hardwire, index: number, lookup: LaneLookup):
 /** A cord of the scene, or nothing where an end does not exist. */
 export function cordEdge(cord: Cord, index: number, lookup: LaneLookup): readonly Edge[] {
   const ends = endsOf(lookup, cord);
-  return ends === undefined ? [] : [{ index, kind: 'cord', ...ends, ...COPPER, cord: cord.id }];
+  if (ends === undefined) return [];
+  const { id, thread } = cord;
+  return [{ index, kind: 'cord', ...ends, ...COPPER, cord: id, ...(thread && { thread }) }];
 }

@@ -1,5 +1,5 @@
 import type { InputData, KnobRef, MicrophoneData, OutputData, StationRole } from '../rig/deviceModel';
-import type { CordId, DeviceId, HardwireId, LaneId, RoomId, StationId, TrackId } from '../rig/ids';
+import type { CordId, DeviceId, HardwireId, LaneId, RoomId, StationId, ThreadId, TrackId } from '../rig/ids';
 import type { Connector } from '../rig/connector';
 import type { Medium } from '../rig/medium';
 import type { LinkKind } from '../units/linkLanes';
@@ -47,6 +47,8 @@ export interface Edge {
   /** The knobs of its device that act on it. */
   readonly knobs?: readonly KnobRef[];
   readonly cord?: CordId;
+  /** The thread the cord was planned for. */
+  readonly thread?: ThreadId;
   readonly hardwire?: HardwireId;
   /** The DAW track it is a part of. Threads to DAW inputs end before it. */
   readonly track?: TrackId;

@@ -87,8 +87,20 @@ function endBeside(
 }
 
 /**
+ * Threads that cords were planned for come first: what was plugged for one is not another's by its number.
+ * Then those that ask for the most; the rest can take what is left.
+ */
+function ownersFirst(graph: SignalGraph, threads: ReadonlySet<Thread>): readonly Thread[] {
+  const owners = new Set(graph.edges.flatMap(({ thread }) => thread ?? []));
+  const asks = ({ id, pins, inserts }: Thread): number =>
+    (owners.has(id) ? 1000 : 0) + Object.keys(pins).length + inserts.length;
+  return [...threads].sort((a, b) => asks(b) - asks(a));
+}
+
+/**
  * How all threads of a scene run. Threads of one source end at different DAW inputs: a side of a wide one
- * beside its other side, the rest in the order of the list, each at the nearest.
+ * beside its other side, then those that cords were planned for, then those that ask for more before the rest,
+ * each at the nearest.
  */
 export function realiseAll(graph: SignalGraph, threads: readonly Thread[]): readonly Realisation[] {
   const sharing = sharers(threads);
@@ -106,7 +118,7 @@ export function realiseAll(graph: SignalGraph, threads: readonly Thread[]): read
   const beside = new Map([...sharing].map((thread) => [thread, endBeside(graph, thread, known)]));
   for (const [thread, end] of beside)
     if (end !== undefined) settle(thread, new Set(dawInputs(graph).filter((lane) => lane !== end)));
-  for (const thread of sharing)
+  for (const thread of ownersFirst(graph, sharing))
     if (known.get(thread)?.complete !== true) settle(thread, taken.get(thread.from) ?? NOTHING);
   return threads.map((thread) => known.get(thread) ?? realise(graph, thread));
 }

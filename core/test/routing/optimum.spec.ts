@@ -21,6 +21,15 @@ function exact(seed: number): Cost {
   return best;
 }
 
+/** Rigs where a thread once was shown on the input of another of the same source. */
+const KEPT = [72, 74, 136];
+
+describe('threads of one source', () => {
+  it.each(KEPT)('rig %d: run as they were routed, each to its own end', (seed) => {
+    expect(routedRandom(seed).faults).toEqual([]);
+  });
+});
+
 describe('all threads together, against the exact optimum of an integer program (HiGHS)', () => {
   const seeds = Array.from({ length: RIGS }, (_, i) => FIRST_SEED + i);
   const cord = newCordPoints(weightsOf(firstScene(randomRouting(1)).session.routing), 10);
