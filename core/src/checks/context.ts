@@ -7,7 +7,7 @@ import { ladder } from '../levels/ladder';
 import type { CordId, ThreadId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { Realisation } from '../routing/realise';
-import { realiseAll } from '../routing/realise';
+import { realiseAll } from '../routing/realiseAll';
 import type { Floor } from '../session/floorSchema';
 import { BARE_FLOOR } from '../session/floorSchema';
 import type { Problem } from '../session/problem';

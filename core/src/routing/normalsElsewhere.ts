@@ -2,7 +2,7 @@ import { compile } from '../graph/compile';
 import type { Rig } from '../rig/rigSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
-import { realiseAll } from './realise';
+import { realiseAll } from './realiseAll';
 
 const NONE: ReadonlySet<string> = new Set();
 const known = new WeakMap<

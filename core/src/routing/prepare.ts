@@ -7,7 +7,7 @@ import { itemsFor } from './demands';
 import { normalsElsewhere } from './normalsElsewhere';
 import { knobsOf } from './patch';
 import type { Realisation } from './realise';
-import { realiseAll } from './realise';
+import { realiseAll } from './realiseAll';
 import { Board } from './solve/board';
 import type { Item } from './solve/demand';
 import type { Way } from './solve/way';

@@ -2,7 +2,7 @@ import { threadName } from '../../checks/naming';
 import { compile } from '../../graph/compile';
 import type { GraphStation, SignalGraph } from '../../graph/signalGraph';
 import type { Rig } from '../../rig/rigSchema';
-import { realiseAll } from '../../routing/realise';
+import { realiseAll } from '../../routing/realiseAll';
 import type { Scene, Session, Thread } from '../../session/sessionSchema';
 import { threadsIn } from '../../session/sessionSchema';
 
