@@ -3,6 +3,7 @@ import type { Observable } from 'rxjs';
 import { defer, of, throwError } from 'rxjs';
 import { HttpErrorResponse } from '@angular/common/http';
 import type { EntryMessage, HistoryLine, StudioAt, StudioSummary, UndoState } from '@ft/contract/api';
+import type { Me } from '@ft/contract/sharing';
 import type { Change } from '@ft/core/edits/change';
 import type { Entry } from '@ft/core/edits/ledger';
 import { accept } from '@ft/core/edits/ledger';
@@ -25,6 +26,10 @@ export class FakeApi {
   studios(): Observable<readonly StudioSummary[]> {
     const { id, name, sessions } = this.studioNow;
     return of([{ id, name, revision: this.entries.length, changedAt: '2026-03-01T10:00:00Z', sessions }]);
+  }
+
+  me(): Observable<Me['device']> {
+    return of(null);
   }
 
   studio(): Observable<StudioAt> {

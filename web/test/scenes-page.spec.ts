@@ -113,3 +113,16 @@ describe('scenes', () => {
     }, 'that they are alike');
   });
 });
+
+describe('the scene at the top', () => {
+  it('is said to be on the floor with one press, and shown so', async () => {
+    button(/It is there now/).click();
+    await until(() => {
+      page.fixture.detectChanges();
+      return page.text().includes('last put there');
+    }, 'the mark');
+    const floor = desk.store.selectSignal(studioFeature.selectStudio)()!.floor;
+    expect(floor.scene?.scene).toBe('tracking');
+    expect(floor.cords).toHaveLength(sceneNamed('Tracking').cords.length);
+  });
+});

@@ -91,7 +91,8 @@ function sources(
 
 /**
  * What can go into a cell of the input list, cheapest first; then what others would have to move for;
- * what cannot go there stands at the end with the reason. Each choice is tried by routing the thread with it. Names are matched word by word.
+ * what cannot go there stands at the end with the reason. Each choice is tried by routing the thread with
+ * it. Names are matched word by word.
  */
 export function choicesFor(
   rig: Rig,

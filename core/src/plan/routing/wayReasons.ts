@@ -28,7 +28,7 @@ export interface Alternative {
   readonly name: string;
   /** Points more than as it is; undefined where it cannot be. */
   readonly dearer?: number;
-  /** "1 cord more, opens 1 normal more"; or why not. */
+  /** "1 more cord, 1 more normal opened"; or why not. */
   readonly text: string;
 }
 

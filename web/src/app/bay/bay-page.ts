@@ -40,7 +40,7 @@ const isArrow = (key: string): key is ArrowKey => key.startsWith('Arrow');
 export class BayPage implements OnDestroy {
   private readonly store = inject(Store);
   private readonly planner = inject(Planner);
-  private readonly faults = inject(JackFaults);
+  protected readonly faults = inject(JackFaults);
   private readonly canvas = viewChild<ElementRef<HTMLCanvasElement>>('canvas');
   private readonly scroller = viewChild<ElementRef<HTMLElement>>('scroller');
 
@@ -137,11 +137,6 @@ export class BayPage implements OnDestroy {
 
   protected onTap(event: PointerEvent): void {
     if (event.pointerType === 'touch') this.takeOrPlug(event);
-  }
-
-  protected toggleFault(): void {
-    const [jack, info] = [this.jack(), this.info()];
-    if (jack !== undefined && info !== undefined) void this.faults.toggle(jack, info.name);
   }
 
   /** A drag ends on another jack; a click leaves the end in the hand for the next one. */

@@ -64,15 +64,6 @@ type Tab = 'devices' | 'wiring' | 'cords' | 'check' | 'tables';
       display: flex;
       flex-direction: column;
     }
-    .tabs {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.3rem;
-    }
-    .tabs button[aria-pressed='true'] {
-      border-color: var(--ft-thread);
-      font-weight: 600;
-    }
     @media (width < 1200px) {
       .aside {
         display: none;

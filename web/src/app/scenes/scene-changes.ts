@@ -26,6 +26,12 @@ export class SceneChanges {
     return made.id;
   }
 
+  /** Says that the scene at the top is on the floor as it is. */
+  async markOnFloor(scene: Scene): Promise<void> {
+    const edits = await this.planner.api.markOnFloor(false);
+    this.store.dispatch(StudioActions.change({ label: `${scene.name} is on the floor`, edits }));
+  }
+
   rename(scene: Scene, typed: string): void {
     const name = typed.trim();
     if (name !== '' && name !== scene.name)

@@ -45,14 +45,6 @@ const TABS: readonly { readonly tab: Tab; readonly name: string }[] = [
       display: block;
       height: 100%;
     }
-    .tabs {
-      display: flex;
-      gap: 0.3rem;
-    }
-    .tabs button[aria-pressed='true'] {
-      border-color: var(--ft-thread);
-      font-weight: 600;
-    }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

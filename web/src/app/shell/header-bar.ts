@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
+import { catchError, of } from 'rxjs';
+import { Api } from '../state/api.service';
 import { planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
@@ -28,6 +31,12 @@ export class HeaderBar {
   protected readonly pending = this.store.selectSignal(studioFeature.selectPending);
   protected readonly undoState = this.store.selectSignal(studioFeature.selectUndoState);
   private readonly openFindings = this.store.selectSignal(planFeature.selectOpenFindings);
+  /** Which paired device this is; nothing on the computer the program runs on. */
+  protected readonly device = toSignal(
+    inject(Api)
+      .me()
+      .pipe(catchError(() => of(null))),
+  );
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
   /** Nothing found is said only once something was looked at. */
   protected readonly planned = computed(() => this.plan() !== null);

@@ -13,7 +13,8 @@ const WAIT_MS = 60;
 
 /**
  * Edits one cell. In a choice cell, what is typed searches what can go there, best first; what others
- * would have to move for, and what cannot go there, stand below with a remark. Every keystroke is reported, so that none is lost.
+ * would have to move for, and what cannot go there, stand below with a remark. Every keystroke is
+ * reported, so that none is lost.
  */
 @Component({
   selector: 'ft-cell-editor',

@@ -58,12 +58,13 @@ export class ThreadChanges {
     this.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: thread.id } }));
   }
 
-  /** Makes a line the right side of the one above it, or lets it stand alone again. */
+  /** Makes a line the next side of the one above it, or lets it stand alone again. */
   async link(row: PlanRow, above: PlanRow): Promise<void> {
     const { id, link = null } = row.thread;
-    const value = link === null ? { lead: above.thread.id, place: 2 } : null;
+    const before = above.thread.link ?? { lead: above.thread.id, place: 1 };
+    const value = link === null ? { lead: before.lead, place: before.place + 1 } : null;
     const edits = await this.planner.api.changeThread(id, 'link', value, link);
-    const label = value === null ? `${row.name} stands alone` : `${row.name} is the right of ${above.name}`;
+    const label = value === null ? `${row.name} stands alone` : `${row.name} beside ${above.name}`;
     this.store.dispatch(StudioActions.change({ label, edits }));
   }
 

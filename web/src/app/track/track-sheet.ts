@@ -11,6 +11,7 @@ import {
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { Choice } from '@ft/core/plan/choices';
+import { MOST_WIDE } from '@ft/core/session/sessionSchema';
 import type { PlanRow } from '@ft/core/plan/plan';
 import { DraftActions, draftFeature } from '../state/draft.feature';
 import { PlanActions, planFeature } from '../state/plan.feature';
@@ -75,7 +76,8 @@ export class TrackSheet {
   protected readonly linkable = computed(() => {
     const [row, above] = [this.rows()[this.selectedRow()], this.rows()[this.selectedRow() - 1]];
     if (row === undefined || above === undefined) return undefined;
-    return row.side !== undefined || above.side === undefined ? { row, above } : undefined;
+    const isFull = (above.side?.place ?? 1) >= MOST_WIDE;
+    return row.side !== undefined || !isFull ? { row, above } : undefined;
   });
 
   protected link(): void {

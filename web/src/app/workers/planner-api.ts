@@ -15,13 +15,7 @@ import type { ScenePlace } from '@ft/core/plan/scenePlace';
 import { findScene } from '@ft/core/plan/scenePlace';
 import type { Strip } from '@ft/core/plan/strip';
 import { stripOf } from '@ft/core/plan/strip';
-import type { PreampWish } from '@ft/core/plan/threadEdits';
-import {
-  addThreadEdits,
-  addThreadsEdits,
-  changeThreadEdits,
-  removeThreadEdits,
-} from '@ft/core/plan/threadEdits';
+import { addThreadsEdits, changeThreadEdits, removeThreadEdits } from '@ft/core/plan/threadEdits';
 import type { TypedThread } from '@ft/core/plan/typedThread';
 import { typedThread } from '@ft/core/plan/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
@@ -57,7 +51,6 @@ export interface PlannerApi extends FloorDesk, RigDesk, SceneDesk, TrackDesk {
   choices(thread: Thread, field: ChoiceField, text: string): readonly Choice[];
   find(text: string): readonly FoundPlace[];
   typed(text: string): TypedThread;
-  addThread(thread: Thread, wish: PreampWish): readonly EditJson[];
   /** The sides of a wide thread, routed together. */
   addThreads(threads: readonly Thread[]): readonly EditJson[];
   changeThread(id: ThreadId, field: string, value: unknown, was: unknown): readonly EditJson[];
@@ -96,7 +89,6 @@ export function createPlanner(): PlannerApi {
     },
     find: (text) => findPlaces(there().context, text),
     typed: (text) => typedThread(there().context, text),
-    addThread: (thread, wish) => addThreadEdits(there().studio, there().place, thread, wish),
     addThreads: (threads) => addThreadsEdits(there().studio, there().place, threads),
     changeThread: (id, field, value, was) =>
       changeThreadEdits(there().studio, there().place, id, field, value, was),
