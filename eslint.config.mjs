@@ -31,7 +31,7 @@ const coreLayer = (folder, later) => ({
     ),
   ),
 });
-const READERS = ['routing', 'repatch', 'levels', 'checks', 'plan', 'edits'];
+const READERS = ['routing', 'repatch', 'levels', 'timing', 'checks', 'plan', 'edits'];
 
 export default defineConfig([
   globalIgnores(['**/dist/**', '**/.angular/**', '**/coverage/**', 'test-results/**', 'data/**', 'docs/**']),
@@ -75,9 +75,10 @@ export default defineConfig([
   coreLayer('rig', ['session', 'graph', 'formats', ...READERS]),
   coreLayer('session', ['graph', 'formats', ...READERS]),
   coreLayer('graph', ['formats', ...READERS]),
-  coreLayer('routing', ['formats', 'levels', 'checks', 'plan', 'edits']),
+  coreLayer('routing', ['formats', 'levels', 'timing', 'checks', 'plan', 'edits']),
   coreLayer('repatch', ['formats', 'checks', 'plan', 'edits']),
-  coreLayer('levels', ['formats', 'checks', 'plan', 'edits']),
+  coreLayer('levels', ['formats', 'timing', 'checks', 'plan', 'edits']),
+  coreLayer('timing', ['formats', 'checks', 'plan', 'edits']),
   {
     files: ['contract/**/*.ts'],
     rules: restrict(

@@ -47,6 +47,7 @@ export default {
         '/create-planner-worker$': '<rootDir>/test/create-planner-worker.stub.ts',
         '/create-router-worker$': '<rootDir>/test/create-router-worker.stub.ts',
         '/create-elk$': '<rootDir>/test/create-elk.stub.ts',
+        '/create-plotly$': '<rootDir>/test/create-plotly.stub.ts',
       },
     },
   ],

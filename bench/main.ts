@@ -10,6 +10,8 @@ import { jackInfo } from '@ft/core/plan/jackInfo';
 import { planOf } from '@ft/core/plan/plan';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { bareBayStudio, bayStudio, wireList } from './bayRig';
+import { edits } from './edits';
+import { facility } from './facility';
 import { optimum } from './optimum';
 import { routing } from './routing';
 import { generatedStudio } from './generatedStudio';
@@ -139,11 +141,13 @@ function bayRig(): void {
   console.log(`  what a jack carries, each            ${(hoverMs / 100).toFixed(2)} ms`);
 }
 
-// With a file name the rig of twenty bays is written there, for the browser to open.
-const [file] = process.argv.slice(2);
+// With a name and a file the studio of that name is written there, for the browser to open.
+const BUNDLES: Readonly<Record<string, () => Studio>> = { bays: bayStudio, facility: () => facility() };
+const [name = '', file] = process.argv.slice(2);
 if (file === undefined) {
   growing();
   bayRig();
+  edits();
   routing();
   await optimum();
-} else writeFileSync(file, writeBundle(bayStudio()));
+} else writeFileSync(file, writeBundle((BUNDLES[name] ?? bayStudio)()));

@@ -42,7 +42,29 @@ const VIEWS = [
       await page.getByText(/are left out/).waitFor();
     },
   },
-  { name: 'findings', path: `${TRACKING}/findings`, act: (page) => page.locator('ul button').last().click() },
+  {
+    name: 'findings',
+    path: `${TRACKING}/findings`,
+    act: (page) =>
+      page
+        .getByRole('button', { name: /Peak over a maximum/ })
+        .first()
+        .click(),
+  },
+  {
+    name: 'levels',
+    path: `${TRACKING}/levels`,
+    async act(page) {
+      await page.getByRole('button', { name: '2 Joss Verrill, Lamplighter' }).click();
+      await page.locator('ft-chart .main-svg').first().waitFor();
+      await page.getByText(/Mic preamp 2 to/).waitFor();
+    },
+  },
+  {
+    name: 'time',
+    path: `${TRACKING}/time`,
+    act: (page) => page.locator('ft-chart .main-svg').first().waitFor(),
+  },
   {
     name: 'patch-list',
     path: `${TRACKING}/patch-list`,

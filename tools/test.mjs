@@ -58,6 +58,7 @@ const started = Date.now();
 await ensureDebian([
   { command: 'chromium', name: 'chromium' },
   { command: 'ngspice', name: 'ngspice' },
+  { command: 'sox', name: 'sox' },
   { command: 'pdftotext', name: 'poppler-utils' },
 ]);
 await ensureInstalled();

@@ -33,6 +33,23 @@ export function line(number: number, { mic, preamp, pins = {}, inserts = [], ...
   return { thread, preamp };
 }
 
+/** The hardware insert of the crush track: out of the DAW, through a compressor, and back. */
+export const CRUSH: Line = {
+  thread: threadSchema.parse({
+    id: 'line-13',
+    number: 13,
+    purpose: 'insert',
+    performer: '',
+    source: 'Crush',
+    from: 'daw/output/17',
+    inserts: ['transistor-compressor-a/channel-a'],
+    trackName: 'CRUSH',
+    pins: { 'daw-input': 'daw/input-17' },
+    scenes: ['tracking' as SceneId],
+  }),
+  preamp: {},
+};
+
 /** The chamber group stands round the floor box, each on a line of their own to the optical preamp. */
 const onFloorBox = (n: number): Record<string, string> => ({
   'room-jack': `floor-box/line-${String(n)}`,

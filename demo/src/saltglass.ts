@@ -13,7 +13,8 @@ import { settingKeyOf } from '@ft/core/rig/settings';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { studioSchema } from '@ft/core/session/studioSchema';
 import type { Line } from './inputList';
-import { LINES } from './inputList';
+import { CRUSH, LINES } from './inputList';
+import { LISTENING, PERFORMERS } from './performers';
 import { saltglassRig } from './saltglassRig';
 import { TRACK_LIST } from './trackList';
 
@@ -39,11 +40,13 @@ function emptyStudio(): Studio {
             id: PLACE.scene,
             name: 'Tracking',
             cords: [],
-            settings: { 'opto-compressor/netGainDb/1': -2 },
+            settings: { 'opto-compressor/netGainDb/1': -2, 'transistor-compressor-a/netGainDb/1': 6 },
           },
         ],
         waivers: [],
         host: 'daw',
+        performers: PERFORMERS,
+        automatedConsole: 'split-console',
         panLawDb: -4.5,
       },
     ],
@@ -64,13 +67,21 @@ function withTracks(studio: Studio): Studio {
   if (session === undefined) return studio;
   const read = readTracksCsv(TRACK_LIST, session);
   if (!read.ok) throw new Error(read.problems.map(csvProblemLine).join('\n'));
-  return changed(studio, read.edits);
+  const now = changed(studio, read.edits);
+  const listening = (now.sessions[0]?.tracks ?? []).filter(({ name }) => LISTENING.has(name));
+  return changed(
+    now,
+    listening.map(({ id }) => ({
+      ...{ type: 'track.set', session: PLACE.session, id },
+      ...{ field: 'inputMonitor', value: true, was: false },
+    })),
+  );
 }
 
 /** Where the foley artist works alone: the scene that follows Tracking. */
 const FOLEY = { ...PLACE, scene: 'tracking-foley' } as ScenePlace;
-/** Lines that stay in it: foley, and the two of the room. */
-const FOLEY_LINES: ReadonlySet<number> = new Set([3, 11, 12]);
+/** Lines that stay in it: foley, the two of the room, and the insert that the tracks play through. */
+const FOLEY_LINES: ReadonlySet<number> = new Set([3, 11, 12, 13]);
 /** How much closer the foley artist stands: the gain goes down with it, dB. */
 const FOLEY_CLOSER_DB = 6;
 
@@ -95,7 +106,7 @@ function withFoley(studio: Studio): Studio {
 
 /** Saltglass Rooms with "The Lamplighter's Ledger": built by the program's own looms, edits and router. */
 export const saltglassRooms = (): Studio =>
-  withFoley(withTracks(LINES.reduce(withLine, canonicalStudio(emptyStudio()))));
+  withFoley(withTracks([...LINES, CRUSH].reduce(withLine, canonicalStudio(emptyStudio()))));
 
 /** Where the demo opens. */
 export const SALTGLASS_PLACE = PLACE;

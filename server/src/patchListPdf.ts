@@ -1,33 +1,14 @@
-import { createRequire } from 'node:module';
-import { dirname, join } from 'node:path';
-import pdfmake from 'pdfmake';
-import type { Content, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { FindingView } from '@ft/core/plan/findingView';
 import type { PatchLine } from '@ft/core/plan/patchList';
+import type { SheetHead } from './sheetPdf';
+import { sheetPdf } from './sheetPdf';
 
-/** What the paper shows: the lines, and what identifies them on every page. */
-export interface PatchSheet {
-  readonly studio: string;
-  readonly session: string;
-  readonly scene: string;
-  readonly revision: number;
-  readonly printedAt: string;
+/** What the paper shows: the cords, and what was found. */
+export interface PatchSheet extends SheetHead {
   readonly lines: readonly PatchLine[];
   readonly findings: readonly FindingView[];
 }
-
-const fontFolder = join(
-  dirname(createRequire(import.meta.url).resolve('pdfmake/package.json')),
-  'fonts',
-  'Roboto',
-);
-
-/** The font that comes with the PDF library, embedded in the file. Nothing else is read, and nothing fetched. */
-pdfmake.setFonts({
-  Sans: { normal: join(fontFolder, 'Roboto-Regular.ttf'), bold: join(fontFolder, 'Roboto-Medium.ttf') },
-});
-pdfmake.setUrlAccessPolicy(() => false);
-pdfmake.setLocalAccessPolicy((path) => path.startsWith(fontFolder));
 
 /** A box to tick with a pencil, ticked where the cord is in already. */
 const tickBox = (ticked: boolean): Content => ({
@@ -99,32 +80,12 @@ function findingList({ findings }: PatchSheet): Content[] {
   return [{ text: 'Findings', bold: true, margin: [0, 12, 0, 2] }, ...lines];
 }
 
-function definition(sheet: PatchSheet): TDocumentDefinitions {
-  const rooms = [...new Set(sheet.lines.map((line) => line.room))];
-  const printed = sheet.printedAt.slice(0, 16).replace('T', ' ');
-  return {
-    pageSize: 'A4',
-    pageOrientation: 'landscape',
-    pageMargins: [36, 52, 36, 36],
-    defaultStyle: { font: 'Sans', fontSize: 9 },
-    info: { title: `${sheet.session}, ${sheet.scene}: patch list` },
-    header: {
-      margin: [36, 20, 36, 0],
-      columns: [
-        { text: `${sheet.session} · ${sheet.scene} · Patch list`, bold: true, fontSize: 11 },
-        { text: `${sheet.studio} · revision ${String(sheet.revision)} · ${printed} UTC`, alignment: 'right' },
-      ],
-    },
-    footer: (page, pages) => ({
-      text: `${String(page)} of ${String(pages)}`,
-      alignment: 'right',
-      margin: [36, 8, 36, 0],
-    }),
-    content: [{ text: CAUTION }, ...rooms.flatMap((room) => roomTable(sheet, room)), ...findingList(sheet)],
-  };
-}
-
 /** The patch list as a PDF: black on white, a box to tick for every cord. */
-export async function patchListPdf(sheet: PatchSheet): Promise<Buffer> {
-  return pdfmake.createPdf(definition(sheet)).getBuffer();
+export function patchListPdf(sheet: PatchSheet): Promise<Buffer> {
+  const rooms = [...new Set(sheet.lines.map((line) => line.room))];
+  return sheetPdf('Patch list', sheet, [
+    { text: CAUTION },
+    ...rooms.flatMap((room) => roomTable(sheet, room)),
+    ...findingList(sheet),
+  ]);
 }

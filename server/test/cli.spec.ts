@@ -94,7 +94,7 @@ describe('ft check', () => {
     const { code, out } = run('check', fileOf(demo));
     expect(code).toBe(1);
     expect(out).toContain('48 V is on at Mic preamp 4');
-    expect(out).toMatch(/2 error, 0 warning, 0 note, 0 waived$/);
+    expect(out).toMatch(/2 error, 3 warning, 0 note, 0 waived$/);
   });
 
   it('exits 0 where nothing is wrong', () => {
@@ -103,7 +103,7 @@ describe('ft check', () => {
 
   it('gives JSON as described', () => {
     const output = checkOutputSchema.parse(json(run('check', fileOf(demo), '--json')));
-    expect(output.counts).toEqual({ error: 2, warning: 0, note: 0, waived: 0 });
+    expect(output.counts).toEqual({ error: 2, warning: 3, note: 0, waived: 0 });
     expect(output.findings[0]).toMatchObject({
       rule: 'phantom-on-jack-bay',
       figures: { jacks: ['bay-a/upper-13/1', 'bay-a/lower-10/1'] },

@@ -40,7 +40,7 @@ describe('the patch list', () => {
     expect(headers['content-type']).toContain('text/csv');
     expect(headers['content-disposition']).toContain('lamplighters-ledger-tracking-patch-list.csv');
     const rows = Papa.parse<Record<string, string>>(text.trim(), { header: true }).data;
-    expect(rows).toHaveLength(14);
+    expect(rows).toHaveLength(16);
     expect(rows.find(({ To }) => To === 'Bay A 10 lower')).toMatchObject({
       From: 'Bay A 13 upper',
       To: 'Bay A 10 lower',
@@ -63,7 +63,7 @@ describe('the patch list', () => {
         'Bay A 10 lower',
         'TT cord, 0.6 m',
         '4 Wen Askelby, Harp',
-        '1 of 1',
+        '1 of 2',
       ])
         expect(text).toContain(part);
     },
@@ -90,5 +90,27 @@ describe('the patch list', () => {
   it('of a scene that is not there is answered in words', async () => {
     const { body } = await program.api.get(SHEET.replace('tracking', 'mixing') + '.csv').expect(404);
     expect(body).toMatchObject({ code: 'not-found' });
+  });
+});
+
+describe('the line-up sheet', () => {
+  const ADDRESS = SHEET.replace('patch-list', 'line-up.pdf');
+
+  (hasPoppler() ? it : it.skip)('comes as a PDF with tone, expected level and room to write', async () => {
+    const { body, headers } = await program.api.get(ADDRESS).buffer(true).expect(200);
+    expect(headers['content-type']).toBe('application/pdf');
+    const text = textOf(body as Buffer);
+    for (const part of [
+      'The Lamplighter’s Ledger · Tracking · Line-up sheet',
+      'Turn monitors and phones down before a tone goes out. 1 kHz',
+      '24×24 converter out 1 ',
+    ])
+      expect(text).toContain(part);
+    // −18 dBFS on a channel of +22 dBu: +4 dBu, 0 VU.
+    expect(text).toMatch(/24×24 converter out 1 +−18\.0 dBFS +\+4\.0 dBu +0\.0/);
+  });
+
+  it('of a scene that is not there is refused', async () => {
+    await program.api.get(ADDRESS.replace('tracking', 'nowhere')).expect(404);
   });
 });

@@ -41,6 +41,10 @@ export interface Mounted<T> {
   /** The text of the element as one line. */
   text(): string;
   press(target: Element, key: string, more?: KeyboardEventInit): void;
+  /** The button of that label, or with that text on it. */
+  button(name: RegExp): HTMLButtonElement;
+  /** Waits until the page says something. */
+  says(part: string): Promise<void>;
 }
 
 /** The whole state of the application, with the server of the test and the real planner behind it. */
@@ -71,6 +75,15 @@ export function bench(api = new FakeApi()): Bench {
           );
           fixture.detectChanges();
         },
+        button: (name) =>
+          [...element.querySelectorAll('button')].find((each) =>
+            name.test((each.getAttribute('aria-label') ?? each.textContent).trim()),
+          )!,
+        says: (part) =>
+          until(() => {
+            fixture.detectChanges();
+            return element.textContent.replace(/\s+/g, ' ').includes(part);
+          }, part),
       };
     },
   };

@@ -2,7 +2,9 @@ import { FindingsPage } from '../src/app/findings/findings-page';
 import { HistoryPage } from '../src/app/history/history-page';
 import { Inspector } from '../src/app/inspector/inspector';
 import { PatchListPage } from '../src/app/patch-list/patch-list-page';
+import { TrialBar } from '../src/app/shell/trial-bar';
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
+import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import { ThreadStrip } from '../src/app/strip/thread-strip';
 import type { Bench, Mounted } from './mount';
@@ -21,14 +23,14 @@ afterEach(() => {
 
 const button = (name: RegExp): HTMLButtonElement =>
   [...page.element.querySelectorAll('button')].find((each) =>
-    name.test(each.getAttribute('aria-label') ?? each.textContent),
+    name.test((each.getAttribute('aria-label') ?? each.textContent).trim()),
   )!;
 
 describe('findings', () => {
   it('are walked with the arrow keys; the selection follows', async () => {
     page = desk.mount(FindingsPage);
-    const rows = page.element.querySelectorAll<HTMLButtonElement>('li button');
-    expect(rows).toHaveLength(2);
+    const rows = page.element.querySelectorAll<HTMLButtonElement>('li > button');
+    expect(rows).toHaveLength(5);
     rows[0]!.focus();
     page.press(rows[0]!, 'ArrowDown');
     expect(document.activeElement).toBe(rows[1]);
@@ -48,11 +50,73 @@ describe('findings', () => {
     reason.dispatchEvent(new Event('input'));
     page.fixture.detectChanges();
     page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
-    await until(() => desk.store.selectSignal(planFeature.selectOpenFindings)().length === 1);
+    await until(() => desk.store.selectSignal(planFeature.selectOpenFindings)().length === 4);
     page.fixture.detectChanges();
     expect(page.text()).toContain('cords stay in');
     button(/Take back/).click();
-    await until(() => desk.store.selectSignal(planFeature.selectOpenFindings)().length === 2);
+    await until(() => desk.store.selectSignal(planFeature.selectOpenFindings)().length === 5);
+  });
+});
+
+describe('repairs', () => {
+  const open = () => desk.store.selectSignal(planFeature.selectOpenFindings)();
+  const showing = async (part: string): Promise<void> =>
+    until(() => {
+      page.fixture.detectChanges();
+      return page.text().includes(part);
+    }, part);
+
+  it('are offered for the selected finding, told what they mend, taken with R and undone', async () => {
+    page = desk.mount(FindingsPage);
+    const key = open().find(({ rule }) => rule === 'over-max-input')!.key;
+    desk.store.dispatch(PlanActions.selectFinding({ key }));
+    await showing('Turn Mic preamp 2 to');
+    expect(page.text()).toContain('mends this one');
+    page.press(page.element, 'r');
+    await until(() => !open().some((finding) => finding.key === key), 'the mended finding');
+    expect(desk.api.entries.at(-1)!.label).toMatch(/^Repair: Turn Mic preamp 2/);
+    desk.store.dispatch(StudioActions.undo({}));
+    await until(() => open().some((finding) => finding.key === key), 'the finding again');
+  });
+
+  it('are left to people where no single change is safe', async () => {
+    page = desk.mount(FindingsPage);
+    const key = open().find(({ rule }) => rule === 'loading')!.key;
+    desk.store.dispatch(PlanActions.selectFinding({ key }));
+    await showing('No single safe change');
+  });
+
+  it('the list is put together by severity, stage or device', async () => {
+    page = desk.mount(FindingsPage);
+    expect(page.text()).toContain('Errors: it will not work');
+    button(/^by device$/).click();
+    await showing('Mic preamp');
+    expect(page.element.querySelectorAll('h2').length).toBeGreaterThan(1);
+  });
+});
+
+describe('what if', () => {
+  const knob = 'preamp/gainDb/2';
+  const gain = (): unknown =>
+    desk.store.selectSignal(studioFeature.selectFound)()!.scene.settings[knob as never];
+
+  it('shows levels and findings as they would be, changes nothing, and sets it when told to', async () => {
+    const open = desk.store.selectSignal(planFeature.selectOpenFindings);
+    const was = gain();
+    page = desk.mount(TrialBar);
+    const trial = { key: knob as never, value: 40, name: 'Mic preamp 2: Gain', unit: 'dB' };
+    desk.store.dispatch(PlanActions.tryKnob({ trial }));
+    await until(() => !open().some(({ rule }) => rule === 'over-max-input'), 'the finding to go');
+    expect(gain()).toBe(was);
+    page.fixture.detectChanges();
+    expect(page.text()).toContain('What if Mic preamp 2: Gain +40.0 dB');
+    page.press(document.body, 'Escape');
+    await until(() => open().some(({ rule }) => rule === 'over-max-input'), 'the finding again');
+    desk.store.dispatch(PlanActions.tryKnob({ trial }));
+    page.fixture.detectChanges();
+    button(/Set it so/).click();
+    await until(() => gain() === 40);
+    expect(desk.store.selectSignal(planFeature.selectTrial)()).toBeNull();
   });
 });
 

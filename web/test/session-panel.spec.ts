@@ -28,6 +28,15 @@ describe('the facts of the session', () => {
     expect(panel.text()).toContain('0 dBFS = +22.0 dBu');
   });
 
+  it('hold the room over peaks that preamps are advised for', async () => {
+    enter('#session-headroom', '12');
+    await until(() => desk.api.entries.length === 1);
+    expect(labels()).toEqual(['Session: 12 dB']);
+    enter('#session-headroom', 'plenty');
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    expect(notices().at(-1)!.text).toBe('“plenty” is not room over peaks. Type dB, from 0 to 40.');
+  });
+
   it('are changed where they stand: names, rate, buffer, line-up', async () => {
     enter('#session-name', 'Reel two');
     enter('#scene-name', 'Foley overdub');

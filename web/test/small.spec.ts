@@ -66,12 +66,21 @@ describe('the columns of the input list', () => {
       'Converter in 5',
       'DAW input 5',
       'NARR',
+      '',
+      '',
       'routed',
     ]);
   });
 
   it('set figures to the right', () => {
-    expect(COLUMNS.filter(isRightAligned).map(({ title }) => title)).toEqual(['#', 'Sound', 'Crest', 'Gain']);
+    expect(COLUMNS.filter(isRightAligned).map(({ title }) => title)).toEqual([
+      '#',
+      'Sound',
+      'Crest',
+      'Gain',
+      'Mic at',
+      'Line level',
+    ]);
   });
 
   it('know which cells hold a station', () => {

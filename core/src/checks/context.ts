@@ -2,10 +2,17 @@ import { compile } from '../graph/compile';
 import type { Net } from '../graph/nets';
 import { nets } from '../graph/nets';
 import type { SignalGraph } from '../graph/signalGraph';
+import type { LevelField } from '../levels/levelField';
+import { levelField } from '../levels/levelField';
+import { soundSources } from '../levels/soundSources';
+import type { ClockPlan } from '../timing/clockPlan';
+import { clockPlan } from '../timing/clockPlan';
+import type { InsertTrip } from '../timing/insertTrips';
+import { insertTrips } from '../timing/insertTrips';
 import type { Ladder } from '../levels/ladder';
 import { ladder } from '../levels/ladder';
-import type { CordId, ThreadId } from '../rig/ids';
-import type { Rig } from '../rig/rigSchema';
+import type { CordId, DeviceId, ThreadId } from '../rig/ids';
+import type { Device, Rig } from '../rig/rigSchema';
 import type { Realisation } from '../routing/realise';
 import { realiseAll } from '../routing/realiseAll';
 import type { Floor } from '../session/floorSchema';
@@ -25,6 +32,7 @@ export interface PlannedThread extends Realisation {
 /** Everything a rule may look at: worked out once, shared by all rules. */
 export interface CheckContext {
   readonly rig: Rig;
+  readonly devices: ReadonlyMap<DeviceId, Device>;
   readonly session: Session;
   readonly scene: Scene;
   /** What is really plugged just now, whatever the scene wants. */
@@ -32,6 +40,10 @@ export interface CheckContext {
   readonly graph: SignalGraph;
   readonly threads: readonly PlannedThread[];
   readonly nets: readonly Net[];
+  /** What is present everywhere when everything sounds. */
+  readonly field: LevelField;
+  readonly clocks: ClockPlan;
+  readonly insertTrips: readonly InsertTrip[];
   /** What threads and cords of the scene ask of the rig that is not there, by their ids: ids of the rig. */
   readonly gone: ReadonlyMap<ThreadId | CordId, readonly string[]>;
 }
@@ -50,6 +62,37 @@ function goneFrom(rig: Rig, session: Session, scene: Scene): CheckContext['gone'
   return gone;
 }
 
+/** Realised threads with their levels. */
+export const withLadders = (
+  graph: SignalGraph,
+  realisations: readonly Realisation[],
+): readonly PlannedThread[] =>
+  realisations.map((realisation) => {
+    const { start, path, thread } = realisation;
+    return { ...realisation, ladder: ladder(graph, start, path, thread) };
+  });
+
+/** The parts of a context that are cheap to work out, or that nothing can be taken over for. */
+export function surroundings(
+  rig: Rig,
+  session: Session,
+  scene: Scene,
+  floor: Floor,
+  graph: SignalGraph,
+  clocks: ClockPlan = clockPlan(rig, session, graph),
+): Pick<
+  CheckContext,
+  'rig' | 'devices' | 'session' | 'scene' | 'floor' | 'graph' | 'clocks' | 'insertTrips' | 'gone'
+> {
+  return {
+    ...{ rig, session, scene, floor, graph },
+    devices: new Map(rig.devices.map((device) => [device.id, device])),
+    clocks,
+    insertTrips: insertTrips(rig, session, graph),
+    gone: goneFrom(rig, session, scene),
+  };
+}
+
 /** @param floor nothing is plugged where it is left out. */
 export function checkContext(
   rig: Rig,
@@ -58,18 +101,10 @@ export function checkContext(
   floor: Floor = BARE_FLOOR,
 ): CheckContext {
   const graph = compile(rig, session, scene);
-  const threads = realiseAll(graph, threadsIn(session, scene)).map((realisation) => {
-    const { start, path, thread } = realisation;
-    return { ...realisation, ladder: ladder(graph, start, path, thread) };
-  });
   return {
-    rig,
-    session,
-    scene,
-    floor,
-    graph,
-    threads,
+    ...surroundings(rig, session, scene, floor, graph),
+    threads: withLadders(graph, realiseAll(graph, threadsIn(session, scene))),
     nets: nets(graph),
-    gone: goneFrom(rig, session, scene),
+    field: levelField(graph, soundSources(rig, session, scene, graph)),
   };
 }

@@ -1,4 +1,4 @@
-import type { CordId, DeviceId, LaneId, StationId, ThreadId, TrackId } from '../rig/ids';
+import type { CordId, DeviceId, LaneId, PerformerId, StationId, ThreadId, TrackId } from '../rig/ids';
 import type { FindingDetail } from './findingDetail';
 
 export type Severity = 'error' | 'warning' | 'note';
@@ -10,7 +10,8 @@ export type EntityRef =
   | { readonly kind: 'station'; readonly id: StationId }
   | { readonly kind: 'device'; readonly id: DeviceId }
   | { readonly kind: 'cord'; readonly id: CordId }
-  | { readonly kind: 'track'; readonly id: TrackId };
+  | { readonly kind: 'track'; readonly id: TrackId }
+  | { readonly kind: 'performer'; readonly id: PerformerId };
 
 /** What a rule reports: figures and ids, no text. */
 export type Finding = FindingDetail & { readonly at: readonly EntityRef[] };
@@ -18,12 +19,37 @@ export type Finding = FindingDetail & { readonly at: readonly EntityRef[] };
 export const RULE_IDS = [
   'phantom-on-jack-bay',
   'phantom-into-ribbon',
+  'loudspeaker-level-into-line',
+  'monitors-open-while-patching',
+  'hearing-dose',
   'gone-from-rig',
   'thread-incomplete',
+  'feedback-loop',
+  'two-sources-one-input',
   'unit-used-twice',
   'normal-broken',
+  'send-without-return',
+  'insert-pair-mismatch',
+  'stereo-split',
+  'mult-overload',
+  'dead-end',
+  'orphan-cord',
+  'virtual-not-physical',
   'over-max-input',
+  'low-into-converter',
   'level-class',
+  'line-up-mismatch',
+  'loading',
+  'unbalanced-leg',
+  'summing-headroom',
+  'polarity',
+  'clock-masters',
+  'rate-mismatch',
+  'lanes-lost-at-rate',
+  'insert-uncompensated',
+  'parallel-comb',
+  'cue-delay',
+  'timecode-missing',
 ] as const;
 export type RuleId = (typeof RULE_IDS)[number];
 

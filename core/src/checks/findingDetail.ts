@@ -1,6 +1,8 @@
 import type { BrokenLeg } from '../routing/brokenLegs';
 import type { Obstacle } from '../routing/diagnose';
-import type { LaneId, StationId } from '../rig/ids';
+import type { Quiet } from '../repatch/step';
+import type { DeviceId, LaneId, StationId } from '../rig/ids';
+import type { HearingTable } from '../units/hearing';
 import type { Medium } from '../rig/medium';
 import type { PlaceRole } from '../routing/waypoints';
 
@@ -63,4 +65,166 @@ export type FindingDetail =
         readonly into: Medium;
         readonly box: 'preamp' | 'di' | 're-amp' | 'pad' | 'none';
       };
-    };
+    }
+  | { readonly rule: 'loudspeaker-level-into-line'; readonly figures: { readonly into: 'input' | 'jack' } }
+  | {
+      readonly rule: 'monitors-open-while-patching';
+      readonly figures: { readonly quiet: Quiet; readonly cords: number };
+    }
+  | {
+      readonly rule: 'hearing-dose';
+      readonly figures: {
+        readonly levelDbSpl: number;
+        readonly hours: number;
+        readonly allowedHours: number;
+        /** 1 is all a day may bring. */
+        readonly dose: number;
+        readonly table: HearingTable;
+      };
+    }
+  | {
+      readonly rule: 'feedback-loop';
+      readonly figures: { readonly lanes: readonly LaneId[]; readonly gainDb: number };
+    }
+  | { readonly rule: 'two-sources-one-input'; readonly figures: { readonly sources: readonly LaneId[] } }
+  | {
+      readonly rule: 'send-without-return';
+      readonly figures: {
+        readonly what: 'slot' | 'unit';
+        readonly slot?: number;
+        /** Where what was sent ends. */
+        readonly stopsAt?: LaneId;
+        readonly return?: LaneId;
+      };
+    }
+  | {
+      readonly rule: 'insert-pair-mismatch';
+      readonly figures: {
+        readonly slot: number;
+        readonly send: number;
+        readonly return: number;
+        readonly strict: boolean;
+      };
+    }
+  | {
+      readonly rule: 'stereo-split';
+      readonly figures: {
+        readonly what: 'apart' | 'crossed' | 'left-even';
+        readonly left: number;
+        readonly right: number;
+      };
+    }
+  | {
+      readonly rule: 'mult-overload';
+      readonly figures: {
+        readonly lossDb: number;
+        readonly loads: number;
+        readonly sourceOhm: number;
+        readonly loadOhm: number;
+      };
+    }
+  | { readonly rule: 'dead-end'; readonly figures: { readonly what: 'output' | 'input' } }
+  | { readonly rule: 'orphan-cord'; readonly figures: Readonly<Record<string, never>> }
+  | {
+      readonly rule: 'virtual-not-physical';
+      readonly figures: {
+        readonly what:
+          | 'no-such-input'
+          | 'no-such-output'
+          | 'input-not-wired'
+          | 'output-not-wired'
+          | 'bus-unheard'
+          | 'bus-unfed';
+        /** Of the host's inputs or outputs. */
+        readonly number?: number;
+        readonly bus?: string;
+      };
+    }
+  | {
+      readonly rule: 'low-into-converter';
+      readonly figures: {
+        readonly nominalDbfs: number;
+        readonly lineUpDbfs: number;
+        readonly underDb: number;
+        readonly turnUp?: { readonly station: StationId; readonly byDb: number; readonly gainDb: number };
+      };
+    }
+  | {
+      readonly rule: 'line-up-mismatch';
+      readonly figures: {
+        readonly what: 'round-trip' | 'pair';
+        readonly firstDbu: number;
+        readonly secondDbu: number;
+        readonly gainDb: number;
+      };
+    }
+  | {
+      readonly rule: 'loading';
+      readonly figures: {
+        readonly lossDb: number;
+        readonly sourceOhm: number;
+        readonly loadOhm: number;
+        readonly isMicrophone: boolean;
+      };
+    }
+  | {
+      readonly rule: 'unbalanced-leg';
+      readonly figures: { readonly into: 'unbalanced' | 'balanced'; readonly lossDb: number };
+    }
+  | {
+      readonly rule: 'summing-headroom';
+      readonly figures: {
+        readonly sources: number;
+        readonly peak: number;
+        readonly worstPeak: number;
+        readonly max: number;
+        /** Of the peaks added as of unrelated sounds. */
+        readonly overDb: number;
+        readonly unit: 'dBu' | 'dBFS';
+      };
+    }
+  | { readonly rule: 'polarity'; readonly figures: { readonly levelDifferenceDb: number } }
+  | {
+      readonly rule: 'clock-masters';
+      readonly figures: {
+        readonly masters: readonly DeviceId[];
+        readonly unsaid: readonly DeviceId[];
+        readonly nothing: readonly DeviceId[];
+      };
+    }
+  | {
+      readonly rule: 'rate-mismatch';
+      readonly figures: {
+        readonly what: 'link' | 'session' | 'material';
+        readonly firstHz: number;
+        readonly secondHz: number;
+      };
+    }
+  | {
+      readonly rule: 'lanes-lost-at-rate';
+      readonly figures: { readonly rateHz: number; readonly carries: number; readonly lost: number };
+    }
+  | {
+      readonly rule: 'insert-uncompensated';
+      readonly figures: {
+        readonly slot: number;
+        readonly why: 'not-compensated' | 'not-known' | 'never-measured' | 'wrong';
+        readonly tripSamples: number;
+        readonly knownSamples?: number;
+      };
+    }
+  | {
+      readonly rule: 'parallel-comb';
+      readonly figures: {
+        readonly differenceSamples: number;
+        readonly differenceMs: number;
+        readonly levelDifferenceDb: number;
+        readonly firstNotchHz: number;
+        readonly dipDb: number;
+      };
+    }
+  | {
+      readonly rule: 'cue-delay';
+      readonly figures: { readonly delayMs: number; readonly limitMs: number };
+    }
+  | { readonly rule: 'timecode-missing'; readonly figures: Readonly<Record<string, never>> };

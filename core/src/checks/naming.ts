@@ -12,6 +12,7 @@ export interface Naming {
   device(id: string): string;
   stock(id: string): string;
   track(id: string): string;
+  performer(id: string): string;
 }
 
 /** "3 Foley": number and source, and the performer where there is one. */
@@ -20,22 +21,30 @@ export function threadName(thread: { number: number; source: string; performer: 
   return `${thread.number} ${who}`.trim();
 }
 
+const byId = <T extends { readonly id: string }>(items: readonly T[]): ReadonlyMap<string, T> =>
+  new Map(items.map((item) => [item.id, item]));
+
 export function namingOf(rig: Rig, session: Session, graph: SignalGraph): Naming {
+  const [devices, threads, tracks] = [byId(rig.devices), byId(session.threads), byId(session.tracks)];
   const lane = (id: string): string => graph.lanes[graph.laneIndex.get(id as never) ?? -1]?.name ?? id;
   const cord = (id: string): string => {
-    const found = session.scenes.flatMap((scene) => scene.cords).find((candidate) => candidate.id === id);
-    return found === undefined ? id : `${lane(found.from)} → ${lane(found.to)}`;
+    for (const { cords } of session.scenes) {
+      const found = cords.find((candidate) => candidate.id === id);
+      if (found !== undefined) return `${lane(found.from)} → ${lane(found.to)}`;
+    }
+    return id;
   };
   return {
     lane,
     cord,
     station: (id) => graph.stations[graph.stationIndex.get(id as never) ?? -1]?.name ?? id,
     thread: (id) => {
-      const thread = session.threads.find((candidate) => candidate.id === id);
+      const thread = threads.get(id);
       return thread === undefined ? id : threadName(thread);
     },
-    device: (id) => rig.devices.find((candidate) => candidate.id === id)?.name ?? id,
-    track: (id) => session.tracks.find((candidate) => candidate.id === id)?.name ?? id,
+    device: (id) => devices.get(id)?.name ?? id,
+    track: (id) => tracks.get(id)?.name ?? id,
+    performer: (id) => session.performers.find((candidate) => candidate.id === id)?.name ?? id,
     stock: (id) => rig.cords.find((candidate) => candidate.id === id)?.name ?? id,
   };
 }

@@ -1,21 +1,71 @@
 import type { Rule } from './rule';
+import { clockMasters } from './rules/clockMasters';
+import { cueDelay } from './rules/cueDelay';
+import { deadEnd } from './rules/deadEnd';
+import { feedbackLoop } from './rules/feedbackLoop';
 import { goneFromRig } from './rules/goneFromRig';
+import { hearingDose } from './rules/hearingDose';
+import { insertPairMismatch } from './rules/insertPairMismatch';
+import { insertUncompensated } from './rules/insertUncompensated';
+import { lanesLostAtRate } from './rules/lanesLostAtRate';
 import { levelClass } from './rules/levelClass';
+import { lineUpMismatch } from './rules/lineUpMismatch';
+import { loading } from './rules/loading';
+import { loudspeakerLevelIntoLine } from './rules/loudspeakerLevelIntoLine';
+import { lowIntoConverter } from './rules/lowIntoConverter';
+import { monitorsOpenWhilePatching } from './rules/monitorsOpenWhilePatching';
+import { multOverload } from './rules/multOverload';
 import { normalBroken } from './rules/normalBroken';
+import { orphanCord } from './rules/orphanCord';
 import { overMaxInput } from './rules/overMaxInput';
+import { parallelComb } from './rules/parallelComb';
 import { phantomIntoRibbon } from './rules/phantomIntoRibbon';
 import { phantomOnJackBay } from './rules/phantomOnJackBay';
+import { polarity } from './rules/polarity';
+import { rateMismatch } from './rules/rateMismatch';
+import { sendWithoutReturn } from './rules/sendWithoutReturn';
+import { stereoSplit } from './rules/stereoSplit';
+import { summingHeadroom } from './rules/summingHeadroom';
 import { threadIncomplete } from './rules/threadIncomplete';
+import { timecodeMissing } from './rules/timecodeMissing';
+import { twoSourcesOneInput } from './rules/twoSourcesOneInput';
+import { unbalancedLeg } from './rules/unbalancedLeg';
 import { unitUsedTwice } from './rules/unitUsedTwice';
+import { virtualNotPhysical } from './rules/virtualNotPhysical';
 
-/** Every rule, safety first. Ids are never reused. */
+/** Every rule: safety, topology, level, time and clock. Ids are never reused. */
 export const RULES: readonly Rule[] = [
   phantomOnJackBay,
   phantomIntoRibbon,
+  loudspeakerLevelIntoLine,
+  monitorsOpenWhilePatching,
+  hearingDose,
   goneFromRig,
   threadIncomplete,
+  feedbackLoop,
+  twoSourcesOneInput,
   unitUsedTwice,
   normalBroken,
+  sendWithoutReturn,
+  insertPairMismatch,
+  stereoSplit,
+  multOverload,
+  deadEnd,
+  orphanCord,
+  virtualNotPhysical,
   overMaxInput,
+  lowIntoConverter,
   levelClass,
+  lineUpMismatch,
+  loading,
+  unbalancedLeg,
+  summingHeadroom,
+  polarity,
+  clockMasters,
+  rateMismatch,
+  lanesLostAtRate,
+  insertUncompensated,
+  parallelComb,
+  cueDelay,
+  timecodeMissing,
 ];

@@ -15,4 +15,6 @@ export interface Rule {
   /** What the rule does not infer. */
   readonly limits: string;
   run(context: CheckContext): readonly Finding[];
+  /** Where what was found weighs less or more than the rule does. */
+  severityOf?(finding: Finding): Severity;
 }

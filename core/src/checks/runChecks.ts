@@ -33,7 +33,8 @@ export function runChecks(context: CheckContext, rules: readonly Rule[] = RULES)
       for (const finding of rule.run(context)) {
         const key = findingKey(finding);
         const waiver = waivers.get(key);
-        findings.push({ key, finding, severity: rule.severity, ...(waiver && { waiver }) });
+        const severity = rule.severityOf?.(finding) ?? rule.severity;
+        findings.push({ key, finding, severity, ...(waiver && { waiver }) });
       }
     } catch (error) {
       failedRules.push({ rule: rule.id, detail: error instanceof Error ? error.message : String(error) });

@@ -32,6 +32,8 @@ export const EDIT_KINDS: readonly AnyKind[] = [
   ...onShelf(SHELVES.cord),
   ...onShelf(SHELVES.track),
   ...onShelf(SHELVES.bus),
+  ...onShelf(SHELVES.performer),
+  ...onShelf(SHELVES.reading),
   settingSet,
   floorSettingSet,
   floorSet,

@@ -12,6 +12,8 @@ import type { Rig } from '../rig/rigSchema';
 import { busSchema, trackSchema } from '../session/daw/trackSchema';
 import { cordSchema, sceneSchema, sessionSchema, threadSchema, waiverSchema } from '../session/sessionSchema';
 import type { Floor } from '../session/floorSchema';
+import { performerSchema } from '../session/performerSchema';
+import { readingSchema } from '../session/readingSchema';
 import { floorCordSchema, precautionSchema } from '../session/floorSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
@@ -75,11 +77,9 @@ function rigShelf<K extends keyof Rig>(
   };
 }
 
-function sessionShelf<K extends 'threads' | 'scenes' | 'waivers' | 'tracks' | 'buses'>(
-  name: string,
-  key: K,
-  item: z.ZodType<Session[K][number]>,
-): Shelf<Session[K][number]> {
+function sessionShelf<
+  K extends 'threads' | 'scenes' | 'waivers' | 'tracks' | 'buses' | 'performers' | 'readings',
+>(name: string, key: K, item: z.ZodType<Session[K][number]>): Shelf<Session[K][number]> {
   return {
     name,
     place: { session: sessionIdSchema },
@@ -143,4 +143,6 @@ export const SHELVES = {
   cord: cords,
   track: sessionShelf('track', 'tracks', trackSchema),
   bus: sessionShelf('bus', 'buses', busSchema),
+  performer: sessionShelf('performer', 'performers', performerSchema),
+  reading: sessionShelf('reading', 'readings', readingSchema),
 } as const;

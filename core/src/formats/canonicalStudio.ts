@@ -31,6 +31,8 @@ const canonicalSession = (session: Session): Session => ({
   waivers: byId(session.waivers),
   buses: byId(session.buses),
   tracks: byId(session.tracks),
+  performers: byId(session.performers),
+  readings: byId(session.readings),
 });
 
 const canonicalFloor = (floor: Floor): Floor => ({

@@ -45,7 +45,7 @@ function withLanes(lookup: LaneLookup, more: readonly Lane[]): LaneLookup {
 }
 
 /** The cord whose plug sits in each lane. */
-function plugs(scene: Scene, { laneIndex }: LaneLookup): ReadonlyMap<number, CordId> {
+export function plugs(scene: Scene, { laneIndex }: LaneLookup): ReadonlyMap<number, CordId> {
   const plugAt = new Map<number, CordId>();
   for (const cord of scene.cords)
     for (const end of [cord.from, cord.to]) {
@@ -53,24 +53,6 @@ function plugs(scene: Scene, { laneIndex }: LaneLookup): ReadonlyMap<number, Cor
       if (lane !== undefined) plugAt.set(lane, cord.id);
     }
   return plugAt;
-}
-
-/**
- * Lanes with something in them: a plug, or a wire. A console's insert point whose return is wired to a
- * bay is opened by that wire for good.
- */
-function takenLanes(
-  rig: Rig,
-  plugAt: ReadonlyMap<number, CordId>,
-  { laneIndex }: LaneLookup,
-): ReadonlySet<number> {
-  const taken = new Set(plugAt.keys());
-  for (const wire of rig.hardwires)
-    for (const end of [wire.from, wire.to]) {
-      const lane = laneIndex.get(end);
-      if (lane !== undefined) taken.add(lane);
-    }
-  return taken;
 }
 
 /** The lanes somebody has marked as faulty. */
@@ -113,6 +95,66 @@ function assemble(
   };
 }
 
+/** What a graph was compiled of, and where its parts lie in it: what the next compilation starts from. */
+export interface Compiled {
+  readonly rig: Rig;
+  readonly session: Session;
+  readonly scene: Scene;
+  readonly graph: SignalGraph;
+  readonly lookup: LaneLookup;
+  readonly parts: readonly DeviceParts[];
+  /** First lane and first route edge of each device. */
+  readonly laneBase: readonly number[];
+  readonly edgeBase: readonly number[];
+  /** First edge of a cord; cords come last. */
+  readonly cordBase: number;
+  /** Route edges by the jacks that open them. */
+  readonly openedBy: ReadonlyMap<number, readonly number[]>;
+  readonly wired: ReadonlySet<number>;
+}
+
+const compiledOf = new WeakMap<SignalGraph, Compiled>();
+
+/** What a graph was made of; undefined for one that was not compiled. */
+export const compiledAs = (graph: SignalGraph): Compiled | undefined => compiledOf.get(graph);
+
+/** Keeps what a graph was made of beside it. */
+export function keepCompiled(compiled: Compiled): void {
+  compiledOf.set(compiled.graph, compiled);
+}
+
+/** Lanes with a wire in them. A console's insert point whose return is wired to a bay is opened by that wire for good. */
+function wiredLanes(rig: Rig, { laneIndex }: LaneLookup): ReadonlySet<number> {
+  const wired = new Set<number>();
+  for (const wire of rig.hardwires)
+    for (const end of [wire.from, wire.to]) {
+      const lane = laneIndex.get(end);
+      if (lane !== undefined) wired.add(lane);
+    }
+  return wired;
+}
+
+/** Where each of several lists begins when they lie one after another. */
+function bases(sizes: readonly number[]): readonly number[] {
+  let next = 0;
+  return sizes.map((size) => {
+    const base = next;
+    next += size;
+    return base;
+  });
+}
+
+function edgesByOpener(edges: readonly Edge[]): ReadonlyMap<number, readonly number[]> {
+  const byJack = new Map<number, number[]>();
+  for (const { index, openedBy } of edges)
+    for (const jack of openedBy) {
+      const list = byJack.get(jack);
+      if (list === undefined) byJack.set(jack, [index]);
+      else list.push(index);
+    }
+  return byJack;
+}
+
 /**
  * Compiles one scene of a session on a rig into lanes and edges. The only place that knows what a
  * device is made of. Cords and wires whose ends do not exist are left out; integrity reports them.
@@ -120,18 +162,28 @@ function assemble(
 export function compile(rig: Rig, session: Session, scene: Scene): SignalGraph {
   const { bufferSamples, sampleRateHz } = session;
   const placed = placeDevices(rig, scene, sampleRateHz);
+  const { parts } = placed;
   const daw = dawParts(hostOf(rig.devices, session), session, placed);
   const lookup = withLanes(placed, daw.lanes);
   const plugAt = plugs(scene, lookup);
-  const taken = takenLanes(rig, plugAt, lookup);
-  const conditions = { isTaken: (lane: number) => taken.has(lane), bufferSamples, sampleRateHz };
+  const wired = wiredLanes(rig, lookup);
+  const isTaken = (lane: number): boolean => wired.has(lane) || plugAt.has(lane);
+  const conditions = { isTaken, bufferSamples, sampleRateHz };
   const edges: Edge[] = [];
-  for (const { routes } of placed.parts)
+  for (const { routes } of parts)
     for (const route of routes) edges.push(routeEdge(route, edges.length, conditions));
   for (const wire of rig.hardwires) edges.push(...hardwireEdge(wire, edges.length, lookup));
-  for (const cord of scene.cords) edges.push(...cordEdge(cord, edges.length, lookup));
   for (const edge of daw.edges) edges.push({ ...edge, index: edges.length });
-  const stations = placed.parts.flatMap((parts) => parts.stations);
+  const cordBase = edges.length;
+  for (const cord of scene.cords) edges.push(...cordEdge(cord, edges.length, lookup));
+  const stations = parts.flatMap((each) => each.stations);
   const faulty = faultyLanes(rig, lookup);
-  return assemble(lookup, openedByFaults(edges, faulty), stations, plugAt, faulty);
+  const graph = assemble(lookup, openedByFaults(edges, faulty), stations, plugAt, faulty);
+  keepCompiled({
+    ...{ rig, session, scene, graph, lookup, parts, cordBase, wired },
+    laneBase: bases(parts.map(({ lanes }) => lanes.length)),
+    edgeBase: bases(parts.map(({ routes }) => routes.length)),
+    openedBy: edgesByOpener(edges),
+  });
+  return graph;
 }

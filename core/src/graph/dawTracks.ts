@@ -24,6 +24,12 @@ export const trackPort = (track: Track, point: 'in' | 'play' | 'pre' | 'fader' |
 
 const SIDES: Readonly<Record<number, readonly string[]>> = { 2: ['left', 'right'] };
 
+/** The round trip of a hardware slot as the host knows it; 0 where it does not. */
+const knownDelaySamples = (
+  { delaySamples = 0 }: { readonly delaySamples?: number },
+  { insertDelay }: Session['hostProfile'],
+): number => (insertDelay === 'not known to the host' ? 0 : delaySamples);
+
 /** Lays out the lanes and edges of tracks and buses inside their host. */
 class DawLayout {
   readonly lanes: Lane[] = [];
@@ -154,13 +160,25 @@ class DawLayout {
     at.forEach((lane, i) => {
       const next = after[i] ?? -1;
       if (slot.kind === 'plugin') {
-        this.join(lane, next, 'route', track, { delaySamples: slot.delaySamples });
+        this.join(lane, next, 'route', track, {
+          delaySamples: slot.delaySamples,
+          ...this.madeUp(slot.delaySamples),
+        });
         return;
       }
       const [out, back] = [this.hostLane('output', slot.send + i), this.hostLane('input', slot.return + i)];
       if (out !== undefined) this.join(lane, out, 'crosspoint', track, { gainDb: slot.sendTrimDb });
-      if (back !== undefined) this.join(back, next, 'crosspoint', track, { gainDb: slot.returnTrimDb });
+      if (back !== undefined)
+        this.join(back, next, 'crosspoint', track, {
+          gainDb: slot.returnTrimDb,
+          ...this.madeUp(knownDelaySamples(slot, this.session.hostProfile)),
+        });
     });
+  }
+
+  /** What the host makes up for of a delay it knows. */
+  private madeUp(samples: number): Pick<Edge, 'madeUpSamples'> {
+    return this.session.hostProfile.compensates && samples > 0 ? { madeUpSamples: samples } : {};
   }
 
   private send(track: Track, { destination, preFader, levelDb, pan }: Send, pre: Point, fader: Point): void {

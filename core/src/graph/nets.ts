@@ -1,5 +1,5 @@
 import type { SignalGraph } from './signalGraph';
-import { edgesFrom, edgesInto } from './walk';
+import { reach } from './reach';
 
 /** Everything that hangs on one piece of copper: the lane that drives it and the inputs it feeds. */
 export interface Net {
@@ -11,13 +11,11 @@ export interface Net {
 }
 
 /** Lanes reached from a lane over conducting copper, in one direction. */
-export function copperFrom(graph: SignalGraph, start: number, direction: 'from' | 'to'): readonly number[] {
-  const seen = new Set([start]);
-  for (const lane of seen)
-    for (const edge of direction === 'from' ? edgesFrom(graph, lane) : edgesInto(graph, lane))
-      if (edge.passive) seen.add(direction === 'from' ? edge.to : edge.from);
-  return [...seen];
-}
+export const copperFrom = (
+  graph: SignalGraph,
+  start: number,
+  direction: 'from' | 'to',
+): readonly number[] => [...reach(graph, [start], direction, true)];
 
 const isCopperOnly = (graph: SignalGraph, lane: number): boolean => graph.lanes[lane]?.medium === 'any';
 

@@ -38,6 +38,8 @@ export interface Edge {
   readonly gainDb: number;
   readonly inverts: boolean;
   readonly delaySamples: number;
+  /** How much of the delay so far the host makes up for, by delaying everything else. */
+  readonly madeUpSamples?: number;
   readonly inputNoise?: number;
   readonly outputNoise?: number;
   /** Jacks whose plug opens this edge. */

@@ -3,20 +3,19 @@ import { isAnalogue } from '../rig/medium';
 import { peakOnSineScale } from '../units/analogueLevel';
 import { powerSumDb } from '../units/decibel';
 import { microphoneDbu } from '../units/soundLevel';
+import { oneLegAt } from './oneLeg';
+import type { SourceLevel } from './sourceLevel';
+import { airSamples, startLevel } from './sourceLevel';
 import type { Loading } from './loadingOf';
 import { loadingOf, loadingUnknown } from './loadingOf';
-
-/** What is known of a sound source at its microphone. */
-export interface SourceLevel {
-  readonly levelDbSpl?: number;
-  readonly crestDb?: number;
-}
 
 /** One step of the arithmetic that leads to a rung, for a reader who redoes it on paper. */
 export type Term =
   | { readonly kind: 'microphone'; readonly sensitivityDbu: number; readonly soundDbSpl: number }
   | ({ readonly kind: 'loading' } & Loading)
   | { readonly kind: 'gain'; readonly gainDb: number }
+  | { readonly kind: 'one-leg'; readonly gainDb: number }
+  | { readonly kind: 'air'; readonly distanceM: number; readonly delaySamples: number }
   | { readonly kind: 'reference'; readonly referenceDbu: number };
 
 /**
@@ -43,7 +42,12 @@ export interface Rung {
 /** A figure that is missing, and so what could not be told. */
 export interface LadderGap {
   readonly code:
-    'sound-level-unknown' | 'crest-unknown' | 'noise-unknown' | 'impedance-unknown' | 'max-unknown';
+    | 'sound-level-unknown'
+    | 'level-unknown'
+    | 'crest-unknown'
+    | 'noise-unknown'
+    | 'impedance-unknown'
+    | 'max-unknown';
   readonly lane: number;
 }
 
@@ -94,21 +98,29 @@ function stepOf(
   graph: SignalGraph,
   edge: Edge,
   loading: Loading | undefined,
+  legDb: number,
 ): { terms: readonly Term[]; db: number } {
   const terms: Term[] = loading === undefined ? [] : [{ kind: 'loading', ...loading }];
+  if (legDb !== 0) terms.push({ kind: 'one-leg', gainDb: legDb });
   const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
   if (!edge.passive && from !== undefined && to !== undefined) {
     const changesScale = isAnalogue(from.medium) !== isAnalogue(to.medium);
     if (changesScale) terms.push({ kind: 'reference', referenceDbu: Math.abs(edge.gainDb) });
     else terms.push({ kind: 'gain', gainDb: edge.gainDb });
   }
-  return { terms, db: edge.gainDb + (loading?.lossDb ?? 0) };
+  return { terms, db: edge.gainDb + (loading?.lossDb ?? 0) + legDb };
 }
 
-function firstTerms(lane: Lane, source: SourceLevel): readonly Term[] {
-  if (lane.microphone === undefined || source.levelDbSpl === undefined) return [];
+function firstTerms(lane: Lane, source: SourceLevel, delaySamples: number): readonly Term[] {
+  const { levelDbSpl: soundDbSpl, distanceM } = source;
+  const sensitivityDbu = lane.microphone?.sensitivityDbu;
   return [
-    { kind: 'microphone', sensitivityDbu: lane.microphone.sensitivityDbu, soundDbSpl: source.levelDbSpl },
+    ...(sensitivityDbu === undefined || soundDbSpl === undefined
+      ? []
+      : [{ kind: 'microphone', sensitivityDbu, soundDbSpl } as const]),
+    ...(delaySamples === 0 || distanceM === undefined
+      ? []
+      : [{ kind: 'air', distanceM, delaySamples } as const]),
   ];
 }
 
@@ -119,13 +131,19 @@ function gapsOf(
   path: readonly Edge[],
 ): readonly LadderGap[] {
   const gaps: LadderGap[] = [];
-  if (source.levelDbSpl === undefined) gaps.push({ code: 'sound-level-unknown', lane: start.index });
+  if (startLevel(start, source) === undefined)
+    gaps.push({
+      code: start.microphone === undefined ? 'level-unknown' : 'sound-level-unknown',
+      lane: start.index,
+    });
   if (source.crestDb === undefined) gaps.push({ code: 'crest-unknown', lane: start.index });
-  if (start.output?.noiseDbu === undefined) gaps.push({ code: 'noise-unknown', lane: start.index });
+  if (isAnalogue(start.medium) && start.output?.noiseDbu === undefined)
+    gaps.push({ code: 'noise-unknown', lane: start.index });
   if (start.microphone !== undefined && maxAt(start) === undefined)
     gaps.push({ code: 'max-unknown', lane: start.index });
   for (const edge of path) {
     const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
+    if (isSilentUnit(edge, from, to)) gaps.push({ code: 'noise-unknown', lane: edge.to });
     if (edge.passive && from?.output !== undefined && loadingUnknown(graph, from.index))
       gaps.push({ code: 'impedance-unknown', lane: from.index });
     // A point inside a device has the maximum of the connectors around it, unless it is given one.
@@ -134,6 +152,14 @@ function gapsOf(
   }
   return gaps;
 }
+
+/** Electronics between two connectors whose noise nobody gave. */
+const isSilentUnit = (edge: Edge, from: Lane | undefined, to: Lane | undefined): boolean =>
+  edge.kind === 'route' &&
+  !edge.passive &&
+  edge.inputNoise === undefined &&
+  edge.outputNoise === undefined &&
+  [from, to].every((lane) => lane !== undefined && lane.face !== 'inside' && isAnalogue(lane.medium));
 
 function worstRung(rungs: readonly Rung[]): number {
   let worst = -1;
@@ -144,7 +170,7 @@ function worstRung(rungs: readonly Rung[]): number {
 }
 
 /**
- * Levels along a path, from a microphone on: RMS in dBu on analogue lanes and dBFS on digital ones,
+ * Levels along a path, from its source on: RMS in dBu on analogue lanes and dBFS on digital ones,
  * peaks on the sine scale of the maxima, noise as a power sum at every input (20 Hz to 20 kHz).
  * The load of everything on a net is felt from the first lane after its driver on.
  * @param path edges in signal order, starting at `start`.
@@ -157,20 +183,30 @@ export function ladder(
 ): Ladder {
   const first = graph.lanes[start];
   if (first === undefined) return { rungs: [], gaps: [], worst: -1 };
-  const sound = source.levelDbSpl;
-  let nominal =
-    first.microphone === undefined || sound === undefined
-      ? undefined
-      : microphoneDbu(first.microphone.sensitivityDbu, sound);
+  let nominal = startLevel(first, source);
   let noise = summed(first.output?.noiseDbu, path[0]?.inputNoise);
-  let delaySamples = 0;
+  let delaySamples = airSamples(source, graph.sampleRateHz);
+  let driver = first;
   let inverted = false;
-  const base = { lane: start, unit: unitOf(first), delaySamples, inverted, terms: firstTerms(first, source) };
+  const base = {
+    lane: start,
+    unit: unitOf(first),
+    delaySamples,
+    inverted,
+    terms: firstTerms(first, source, delaySamples),
+  };
   const rungs: Rung[] = [{ ...base, ...figures(nominal, noise, source.crestDb, maxAt(first)) }];
   path.forEach((edge, i) => {
     const lane = graph.lanes[edge.to];
     if (lane === undefined) return;
-    const { terms, db } = stepOf(graph, edge, edge.passive ? loadingOf(graph, edge.from) : undefined);
+    const legDb = oneLegAt(driver, edge, lane);
+    const { terms, db } = stepOf(
+      graph,
+      edge,
+      edge.passive && graph.lanes[edge.from]?.output !== undefined ? loadingOf(graph, edge.from) : undefined,
+      legDb,
+    );
+    if (lane.medium !== 'any') driver = lane;
     nominal = shifted(nominal, db);
     noise = summed(summed(shifted(noise, db), edge.outputNoise), path[i + 1]?.inputNoise);
     delaySamples += edge.delaySamples;

@@ -20,20 +20,47 @@ function impedances(
   return { source, loads: netDrivenBy(graph, driver).loads.map((lane) => graph.lanes[lane]?.input?.loadOhm) };
 }
 
+interface Joint {
+  readonly loading: Loading | undefined;
+  readonly unknown: boolean;
+}
+
+function jointAt(graph: SignalGraph, driver: number): Joint {
+  const { source: sourceOhm, loads } = impedances(graph, driver);
+  const known = loads.filter((ohm) => ohm !== undefined);
+  const unknown = loads.length > 0 && (sourceOhm === undefined || known.length < loads.length);
+  if (sourceOhm === undefined || known.length === 0 || unknown) return { loading: undefined, unknown };
+  const loadOhm = parallelOhm(known);
+  return { loading: { sourceOhm, loadOhm, lossDb: loadingDb(sourceOhm, loadOhm) }, unknown };
+}
+
+/** A graph never changes, and every ladder, sum and rule asks for the same joints: each is worked out once. */
+const knownJoints = new WeakMap<SignalGraph, Map<number, Joint>>();
+
+function jointOf(graph: SignalGraph, driver: number): Joint {
+  let joints = knownJoints.get(graph);
+  if (joints === undefined) knownJoints.set(graph, (joints = new Map<number, Joint>()));
+  let joint = joints.get(driver);
+  if (joint === undefined) joints.set(driver, (joint = jointAt(graph, driver)));
+  return joint;
+}
+
 /**
  * The loading at an output: its source impedance into all inputs of its net in parallel.
  * Undefined where the lane is copper, drives no input, or an impedance is unknown.
  */
-export function loadingOf(graph: SignalGraph, driver: number): Loading | undefined {
-  const { source: sourceOhm, loads } = impedances(graph, driver);
-  const known = loads.filter((ohm) => ohm !== undefined);
-  if (sourceOhm === undefined || known.length === 0 || known.length < loads.length) return undefined;
-  const loadOhm = parallelOhm(known);
-  return { sourceOhm, loadOhm, lossDb: loadingDb(sourceOhm, loadOhm) };
-}
+export const loadingOf = (graph: SignalGraph, driver: number): Loading | undefined =>
+  jointOf(graph, driver).loading;
 
 /** Whether an output drives an input and an impedance on their net is not known. */
-export function loadingUnknown(graph: SignalGraph, driver: number): boolean {
-  const { source, loads } = impedances(graph, driver);
-  return loads.length > 0 && [source, ...loads].includes(undefined);
+export const loadingUnknown = (graph: SignalGraph, driver: number): boolean => jointOf(graph, driver).unknown;
+
+/**
+ * Takes over the joints of a graph before a change.
+ * @param stale outputs whose net may have changed; theirs are worked out anew when asked for.
+ */
+export function inheritJoints(before: SignalGraph, after: SignalGraph, stale: ReadonlySet<number>): void {
+  const joints = new Map(knownJoints.get(before) ?? []);
+  for (const driver of stale) joints.delete(driver);
+  knownJoints.set(after, joints);
 }

@@ -19,8 +19,16 @@ export interface FindingView {
   readonly limits: string;
   readonly places: readonly { readonly ref: EntityRef; readonly name: string }[];
   readonly figures: Finding['figures'];
+  /** The device it is at, where it is at one. */
+  readonly device?: string;
   /** The reason it was waived for, if it was. */
   readonly waivedFor?: string;
+}
+
+/** The device of the first place that has one: a connector's, a unit's, its own. */
+function deviceOf({ at }: Finding, naming: Naming): Pick<FindingView, 'device'> {
+  const ref = at.find(({ kind }) => kind === 'lane' || kind === 'station' || kind === 'device');
+  return ref === undefined ? {} : { device: naming.device(ref.id.split('/')[0] ?? ref.id) };
 }
 
 /** Puts a finding into words. */
@@ -40,6 +48,7 @@ export function findingView(
     limits: rule?.limits ?? '',
     places: finding.at.map((ref) => ({ ref, name: entityName(naming, ref) })),
     figures: finding.figures,
+    ...deviceOf(finding, naming),
     ...(waiver && { waivedFor: waiver.reason }),
   };
 }

@@ -1,5 +1,7 @@
-import type { CheckContext } from '../checks/context';
+import type { CheckContext, PlannedThread } from '../checks/context';
+import type { Naming } from '../checks/naming';
 import { namingOf, threadName } from '../checks/naming';
+import type { Edge } from '../graph/signalGraph';
 import type { CordId } from '../rig/ids';
 import { isPlugged } from '../session/onFloor';
 import type { Cord } from '../session/sessionSchema';
@@ -21,21 +23,37 @@ export interface PatchLine {
 
 const NUMBERS = new Intl.Collator('en', { numeric: true });
 
-/** The unit a thread reaches next after a cord: the reason the cord is there. A room jack is only on the way. */
-function whyOf(context: CheckContext, cord: Cord): { thread: string; why: string } {
-  for (const planned of context.threads) {
-    const at = planned.path.findIndex((edge) => edge.cord === cord.id);
-    if (at < 0) continue;
-    const onward = planned.path.slice(at + 1);
-    const next = planned.stations.find(
-      (station) =>
-        station.role !== 'room-jack' &&
-        onward.some((edge) => edge.from === station.in && edge.to === station.out),
-    );
-    const thread = threadName(planned.thread);
-    return { thread, why: next === undefined ? 'end of the thread' : `on to ${next.name}` };
-  }
-  return { thread: '', why: 'no thread uses it' };
+/** The unit a thread reaches next after a hop: the reason the cord there is. A room jack is only on the way. */
+function whyAt(planned: PlannedThread, at: number): Pick<PatchLine, 'thread' | 'why'> {
+  const onward = planned.path.slice(at + 1);
+  const next = planned.stations.find(
+    (station) =>
+      station.role !== 'room-jack' &&
+      onward.some((edge) => edge.from === station.in && edge.to === station.out),
+  );
+  return {
+    thread: threadName(planned.thread),
+    why: next === undefined ? 'end of the thread' : `on to ${next.name}`,
+  };
+}
+
+/** What the lines of a list look up: the first thread over each cord, and the normals each jack opens. */
+interface PatchIndex {
+  readonly naming: Naming;
+  readonly use: ReadonlyMap<CordId, { readonly planned: PlannedThread; readonly at: number }>;
+  readonly opened: ReadonlyMap<number, readonly Edge[]>;
+}
+
+function indexOf({ rig, session, graph, threads }: CheckContext): PatchIndex {
+  const use = new Map<CordId, { planned: PlannedThread; at: number }>();
+  for (const planned of threads)
+    planned.path.forEach(({ cord }, at) => {
+      if (cord !== undefined && !use.has(cord)) use.set(cord, { planned, at });
+    });
+  const opened = new Map<number, Edge[]>();
+  for (const jack of graph.plugAt.keys()) opened.set(jack, []);
+  for (const edge of graph.edges) for (const jack of edge.openedBy) opened.get(jack)?.push(edge);
+  return { naming: namingOf(rig, session, graph), use, opened };
 }
 
 /** A normal by its column: what the names of its two ends have in common ("Bay A 10"). */
@@ -45,13 +63,13 @@ function normalName(from: string, to: string): string {
   return different > 0 ? a.slice(0, different).join(' ') : `${from} to ${to}`;
 }
 
-function lineOf(context: CheckContext, cord: Cord): PatchLine {
-  const { rig, session, graph } = context;
-  const naming = namingOf(rig, session, graph);
+function lineOf(context: CheckContext, { naming, use, opened }: PatchIndex, cord: Cord): PatchLine {
+  const { rig, graph } = context;
   const stock = rig.cords.find((candidate) => candidate.id === cord.stock);
   const ends = [cord.from, cord.to].map((id) => graph.laneIndex.get(id) ?? -1);
-  const opened = graph.edges.filter((edge) => edge.openedBy.some((jack) => ends.includes(jack)));
+  const normals = new Set(ends.flatMap((jack) => opened.get(jack) ?? []));
   const room = graph.lanes[ends[0] ?? -1]?.room;
+  const used = use.get(cord.id);
   return {
     cord: cord.id,
     room: rig.rooms.find((candidate) => candidate.id === room)?.name ?? '',
@@ -61,17 +79,18 @@ function lineOf(context: CheckContext, cord: Cord): PatchLine {
       stock === undefined
         ? ''
         : [stock.name, `${String(stock.lengthM)} m`, stock.colour].filter((part) => part !== '').join(', '),
-    ...whyOf(context, cord),
-    breaks: opened.map((edge) =>
-      normalName(graph.lanes[edge.from]?.name ?? '', graph.lanes[edge.to]?.name ?? ''),
-    ),
+    ...(used === undefined ? { thread: '', why: 'no thread uses it' } : whyAt(used.planned, used.at)),
+    breaks: [...normals]
+      .sort((a, b) => a.index - b.index)
+      .map((edge) => normalName(graph.lanes[edge.from]?.name ?? '', graph.lanes[edge.to]?.name ?? '')),
     plugged: isPlugged(context.floor, cord),
   };
 }
 
 /** The cords of a scene, room by room and jack by jack: what to plug, and why. */
 export function patchList(context: CheckContext): readonly PatchLine[] {
+  const index = indexOf(context);
   return context.scene.cords
-    .map((cord) => lineOf(context, cord))
+    .map((cord) => lineOf(context, index, cord))
     .sort((a, b) => NUMBERS.compare(a.room, b.room) || NUMBERS.compare(a.from, b.from));
 }

@@ -1,7 +1,8 @@
 import type { CheckContext, PlannedThread } from '../checks/context';
 import { checkContext } from '../checks/context';
+import { checkContextAfter } from '../checks/contextAfter';
 import { namingOf, threadName } from '../checks/naming';
-import type { CheckReport } from '../checks/runChecks';
+import type { CheckReport, ReportedFinding } from '../checks/runChecks';
 import { runChecks } from '../checks/runChecks';
 import type { GraphStation, SignalGraph } from '../graph/signalGraph';
 import type { PinRole } from '../rig/deviceModel';
@@ -117,17 +118,16 @@ function sideOf({ session }: CheckContext, { link }: Thread): Pick<PlanRow, 'sid
 
 function rowOf(
   context: CheckContext,
-  report: CheckReport,
+  own: readonly ReportedFinding[],
   planned: PlannedThread,
   oneHost: boolean,
 ): PlanRow {
   const { thread } = planned;
-  const own = report.findings.filter(({ finding }) => finding.at.some((ref) => ref.id === thread.id));
   return {
     thread,
     name: threadName(thread),
     sourceName: sourceName(context.graph, planned.start) ?? thread.from,
-    status: threadStatus(planned, context, report.findings),
+    status: threadStatus(planned, context, own),
     cells: cellsOf(context, planned, oneHost),
     inserts: insertsOf(context, planned),
     added: addedTo(planned),
@@ -138,21 +138,44 @@ function rowOf(
   };
 }
 
-/** Works out a scene whole: rows, findings in words, waivers. Runs the pipeline once. */
+/** Findings by the threads they are about. */
+function findingsByThread({ findings }: CheckReport): ReadonlyMap<string, readonly ReportedFinding[]> {
+  const byThread = new Map<string, ReportedFinding[]>();
+  for (const reported of findings)
+    for (const { kind, id } of reported.finding.at) {
+      if (kind !== 'thread') continue;
+      const own = byThread.get(id);
+      if (own === undefined) byThread.set(id, [reported]);
+      else own.push(reported);
+    }
+  return byThread;
+}
+
+/**
+ * Works out a scene: rows, findings in words, waivers. Runs the pipeline once.
+ * @param before the context of the scene before a change, from which what is untouched is taken over.
+ */
 export function planOf(
   rig: Rig,
   session: Session,
   scene: Scene,
   floor?: Floor,
+  before?: CheckContext,
 ): { readonly plan: Plan; readonly context: CheckContext } {
-  const context = checkContext(rig, session, scene, floor);
+  const context =
+    before === undefined
+      ? checkContext(rig, session, scene, floor)
+      : checkContextAfter(before, rig, session, scene, floor);
   const report = runChecks(context);
+  const byThread = findingsByThread(report);
   const naming = namingOf(rig, session, context.graph);
   const oneHost = hasOneHost(context.graph);
   return {
     context,
     plan: {
-      rows: context.threads.map((planned) => rowOf(context, report, planned, oneHost)),
+      rows: context.threads.map((planned) =>
+        rowOf(context, byThread.get(planned.thread.id) ?? [], planned, oneHost),
+      ),
       findings: report.findings.map((reported) => findingView(reported, naming)),
       idleWaivers: report.idleWaivers,
       failedRules: report.failedRules,

@@ -17,11 +17,11 @@ export interface SettingCell {
 
 /** Knobs of one device as they stand in the scene, in the order of the device. */
 export function knobCells(
-  { rig, scene }: CheckContext,
+  { devices, scene }: CheckContext,
   device: DeviceId,
   knobs: readonly KnobRef[],
 ): readonly SettingCell[] {
-  const found = rig.devices.find((candidate) => candidate.id === device);
+  const found = devices.get(device);
   return (found === undefined ? [] : settingsOf(found)).flatMap((spec) =>
     knobs
       .filter(({ setting }) => setting === spec.setting)

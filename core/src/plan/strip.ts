@@ -176,6 +176,10 @@ function laneOf(context: CheckContext, ref: EntityRef): number | undefined {
       const track = context.session.tracks.find((candidate) => candidate.id === ref.id);
       return host && track && graph.laneIndex.get(trackLane(host, track));
     }
+    case 'performer': {
+      const worn = context.session.performers.find(({ id }) => id === ref.id)?.headphones;
+      return graph.lanes.find((lane) => lane.device === worn)?.index;
+    }
     case 'thread':
       return undefined;
   }

@@ -9,6 +9,10 @@ export function termLine(term: Term): string {
       return `${formatLevel(term.sensitivityDbu, 'dBu')} in 94 dB SPL, ${formatGain(term.soundDbSpl - 94)} dB for ${String(term.soundDbSpl)} dB SPL`;
     case 'loading':
       return `${formatGain(term.lossDb)} dB: ${formatOhm(term.sourceOhm)} into ${formatOhm(term.loadOhm)}`;
+    case 'one-leg':
+      return `${formatGain(term.gainDb)} dB: an unbalanced input takes one leg of the balanced output`;
+    case 'air':
+      return `${formatSamples(term.delaySamples)} samples for ${String(term.distanceM)} m of air`;
     case 'gain':
       return `${formatGain(term.gainDb)} dB gain`;
     case 'reference':
@@ -34,6 +38,8 @@ export function edgeLines(edge: Edge | undefined, unit: 'dBu' | 'dBFS'): readonl
 const GAPS: Record<LadderGap['code'], (lane: string) => string> = {
   'sound-level-unknown': (lane) =>
     `No sound level is given at ${lane}, so no levels can be told. Enter it in the input list.`,
+  'level-unknown': (lane) =>
+    `No level is given for ${lane}, so no levels can be told. Enter it in the input list.`,
   'crest-unknown': () =>
     'No crest factor is given, so no peaks can be told. Voice is about 14 dB, drums about 20 dB.',
   'noise-unknown': (lane) => `The noise of ${lane} is not known, so the noise shown starts after it.`,

@@ -17,6 +17,7 @@ export const threadIdSchema = plainId.brand<'ThreadId'>();
 export const cordIdSchema = plainId.brand<'CordId'>();
 export const trackIdSchema = plainId.brand<'TrackId'>();
 export const busIdSchema = plainId.brand<'BusId'>();
+export const performerIdSchema = plainId.brand<'PerformerId'>();
 
 /** `device/port/lane`, lanes counted from 1: "converter/line-in-a/3". */
 export const laneIdSchema = z
@@ -42,6 +43,7 @@ export type ThreadId = z.infer<typeof threadIdSchema>;
 export type CordId = z.infer<typeof cordIdSchema>;
 export type TrackId = z.infer<typeof trackIdSchema>;
 export type BusId = z.infer<typeof busIdSchema>;
+export type PerformerId = z.infer<typeof performerIdSchema>;
 export type LaneId = z.infer<typeof laneIdSchema>;
 export type StationId = z.infer<typeof stationIdSchema>;
 

@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { CATALOGUE } from './catalogue/catalogue';
 import { CONNECTORS } from './connector';
+import { SAMPLE_RATES_HZ } from '../units/sampleRates';
 import {
   adaptorIdSchema,
   deviceIdSchema,
@@ -17,6 +18,13 @@ export const roomSchema = z.strictObject({ id: roomIdSchema, name: nameSchema })
 
 const typeNames = CATALOGUE.map((entry) => entry.type) as [string, ...string[]];
 
+/** `internal`, or the key of the connector it follows: its clock input, a digital link. */
+export const clockSchema = z.strictObject({
+  follows: z.string().regex(/^[a-z0-9-]{1,64}$/, 'internal, or the key of a connector'),
+  /** The rate its own clock is fixed to; left out, the rate of the session. */
+  rateHz: z.literal(SAMPLE_RATES_HZ).optional(),
+});
+
 const deviceBaseSchema = z.strictObject({
   id: deviceIdSchema,
   name: nameSchema,
@@ -28,6 +36,8 @@ const deviceBaseSchema = z.strictObject({
     .min(1, 'a rack has a name, or is left out')
     .max(40, 'at most 40 characters')
     .optional(),
+  /** What its word clock comes from; left out, what its connections suggest. */
+  clock: clockSchema.optional(),
   type: z.enum(typeNames),
   params: z.record(z.string(), z.unknown()).default({}),
 });

@@ -30,7 +30,7 @@ function withoutTaken(waypoints: readonly Waypoint[], taken: ReadonlySet<number>
 }
 
 /** The stations whose whole route lies on a path, in order. */
-function stationsOn(graph: SignalGraph, path: readonly Edge[]): readonly GraphStation[] {
+export function stationsOn(graph: SignalGraph, path: readonly Edge[]): readonly GraphStation[] {
   return path.flatMap((edge) => {
     const station = graph.stations[graph.stationEndingAt[edge.to] ?? -1];
     return station?.in === edge.from ? [station] : [];

@@ -3,6 +3,7 @@ import { duplicateIds } from './duplicateIds';
 import type { Problem } from './problem';
 import { floorProblems } from './floorProblems';
 import { followProblems } from './followProblems';
+import type { Rig } from '../rig/rigSchema';
 import { indexRig } from './rigIndex';
 import { rigProblems } from './rigProblems';
 import { sceneProblems } from './sceneProblems';
@@ -17,11 +18,23 @@ function sessionProblems(session: Session, at: number): readonly Problem[] {
     ...duplicateIds(session.threads, [...path, 'threads']),
     ...duplicateIds(session.scenes, [...path, 'scenes']),
     ...duplicateIds(session.waivers, [...path, 'waivers']),
+    ...duplicateIds(session.performers, [...path, 'performers']),
+    ...duplicateIds(session.readings, [...path, 'readings']),
     ...threadProblems(session, path),
     ...followProblems(session, path),
     ...dawProblems(session, path),
     ...session.scenes.flatMap((scene, i) => sceneProblems(scene, [...path, 'scenes', i], threads)),
   ];
+}
+
+/** A rig that has not changed is the same object, and was found sound before. */
+const soundRigs = new WeakSet<Rig>();
+
+function rigProblemsOnce(rig: Rig): readonly Problem[] {
+  if (soundRigs.has(rig)) return [];
+  const problems = rigProblems(rig, indexRig(rig));
+  if (problems.length === 0) soundRigs.add(rig);
+  return problems;
 }
 
 /**
@@ -31,7 +44,7 @@ function sessionProblems(session: Session, at: number): readonly Problem[] {
  */
 export function integrityProblems(studio: Studio): readonly Problem[] {
   return [
-    ...rigProblems(studio.rig, indexRig(studio.rig)),
+    ...rigProblemsOnce(studio.rig),
     ...duplicateIds(studio.sessions, ['sessions']),
     ...floorProblems(studio.floor, ['floor']),
     ...studio.sessions.flatMap(sessionProblems),

@@ -16,7 +16,11 @@ import { settingKeySchema } from '../rig/settings';
 import { PAN_LAWS_DB } from '../units/panLaw';
 import { FIRST_PROFILE, hostProfileSchema } from './daw/hostProfile';
 import { PREFERENCE_ORDER, preferenceOrderSchema } from './preferences';
-import { busSchema, trackSchema } from './daw/trackSchema';
+import { busSchema, crestDb, trackSchema } from './daw/trackSchema';
+import { SAMPLE_RATES_HZ } from '../units/sampleRates';
+import { HEARING_TABLES } from '../units/hearing';
+import { performerSchema } from './performerSchema';
+import { readingSchema } from './readingSchema';
 
 const text = z.string().max(200, 'at most 200 characters');
 
@@ -58,10 +62,18 @@ export const threadSchema = z.strictObject({
     .min(0, 'a sound level from 0 to 160 dB SPL')
     .max(160, 'a sound level from 0 to 160 dB SPL')
     .optional(),
-  crestDb: z
+  /** Of a source that is no microphone: what its output carries, RMS. */
+  levelDbu: z
     .number()
-    .min(0, 'a crest factor from 0 to 40 dB')
-    .max(40, 'a crest factor from 0 to 40 dB')
+    .min(-80, 'a level from -80 to +40 dBu')
+    .max(40, 'a level from -80 to +40 dBu')
+    .optional(),
+  crestDb: crestDb.optional(),
+  /** How far the microphone stands from what sounds. */
+  distanceM: z
+    .number()
+    .min(0, 'a distance from 0 to 100 m')
+    .max(100, 'a distance from 0 to 100 m')
     .optional(),
   /** Processors to pass, in order. */
   inserts: z.array(stationIdSchema),
@@ -100,7 +112,6 @@ export const waiverSchema = z.strictObject({
   reason: z.string().trim().min(1, 'a reason is needed').max(500),
 });
 
-export const SAMPLE_RATES_HZ = [44_100, 48_000, 88_200, 96_000, 176_400, 192_000] as const;
 export const WORD_LENGTHS_BITS = [16, 24, 32] as const;
 /** The buffers a host usually offers; a session may hold any from 16 to 8192. */
 export const BUFFER_SAMPLES = [16, 32, 64, 128, 256, 512, 1024, 2048] as const;
@@ -124,6 +135,19 @@ export const sessionSchema = z.strictObject({
   panLawDb: z.literal(PAN_LAWS_DB).default(-3),
   buses: z.array(busSchema).default([]),
   tracks: z.array(trackSchema).default([]),
+  performers: z.array(performerSchema).default([]),
+  /** The line-up sheet as it was last filled in. */
+  readings: z.array(readingSchema).default([]),
+  /** Room left over the peak of a source where it is recorded, dB. */
+  headroomDb: z
+    .number()
+    .min(0, 'a headroom from 0 to 40 dB')
+    .max(40, 'a headroom from 0 to 40 dB')
+    .default(6),
+  /** The table that cue levels are held against. */
+  hearingTable: z.enum(HEARING_TABLES).default('niosh'),
+  /** The console whose automation follows timecode, where one does. */
+  automatedConsole: deviceIdSchema.optional(),
 });
 
 export type Pins = z.infer<typeof pinsSchema>;

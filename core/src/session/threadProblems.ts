@@ -17,7 +17,8 @@ function stationProblem(id: StationId, needs: StationRole, path: Path, index: Ri
 function sourceProblem(thread: Thread, path: Path, index: RigIndex): readonly Problem[] {
   const lane = index.lane(thread.from);
   if (lane === undefined) return [{ code: 'dangling', path, kind: 'lane', id: thread.from }];
-  return lane.port.direction === 'out'
+  // A hardware insert starts inside the host, where its tracks play to: at a host output.
+  return lane.port.direction === 'out' || lane.port.face === 'inside'
     ? []
     : [{ code: 'wrong-direction', path, id: thread.from, needs: 'out' }];
 }

@@ -13,6 +13,10 @@ export function powerSumDb(levelsDb: readonly number[]): number {
   return 10 * Math.log10(power);
 }
 
+/** Sum of voltages in phase, each in the same decibel unit: `20·log10 Σ 10^(L/20)`. Silence where there are none. */
+export const voltageSumDb = (levelsDb: readonly number[]): number =>
+  dbFromVoltageRatio(levelsDb.reduce((sum, levelDb) => sum + voltageRatioFromDb(levelDb), 0));
+
 /** What N equal signals add up to, over one of them: unrelated (power) and identical (voltage). */
 export function equalSumDb(count: number): { unrelatedDb: number; identicalDb: number } {
   return { unrelatedDb: 10 * Math.log10(count), identicalDb: 20 * Math.log10(count) };

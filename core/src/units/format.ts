@@ -38,3 +38,9 @@ export function formatOhm(ohm: number): string {
   const [scaled, unit] = ohm >= 1e6 ? [ohm / 1e6, 'MΩ'] : ohm >= 1e3 ? [ohm / 1e3, 'kΩ'] : [ohm, 'Ω'];
   return `${String(Number(scaled.toPrecision(3)))} ${unit}`;
 }
+
+/** A frequency to three figures: "63 Hz", "1.16 kHz". */
+export function formatFrequency(hz: number): string {
+  const [scaled, unit] = hz >= 1000 ? [hz / 1000, 'kHz'] : [hz, 'Hz'];
+  return `${String(Number(scaled.toPrecision(3)))} ${unit}`;
+}

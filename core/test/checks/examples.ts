@@ -1,14 +1,11 @@
 import type { RuleId } from '@ft/core/checks/finding';
 import type { Parts } from '../fixtures/studioOf';
 import { WORKED_LADDER } from '../fixtures/workedLadder';
-
-/** A least session that trips a rule, and one as near to it as can be that does not. */
-export interface Example {
-  readonly trips: Parts;
-  readonly nearMiss: Parts;
-  /** What the finding is about, as "kind:id". */
-  readonly at: readonly string[];
-}
+import type { Example } from './examples/example';
+import { LEVEL_EXAMPLES } from './examples/level';
+import { SAFETY_EXAMPLES } from './examples/safety';
+import { TIME_EXAMPLES } from './examples/time';
+import { TOPOLOGY_EXAMPLES } from './examples/topology';
 
 const dynamicMic = (id: string): NonNullable<Parts['devices']>[number] => ({
   id,
@@ -91,6 +88,10 @@ const secondMic = (insertsOfSecond: readonly string[]): Parts => ({
 
 /** Every rule's two examples. */
 export const EXAMPLES: Record<RuleId, Example> = {
+  ...SAFETY_EXAMPLES,
+  ...TOPOLOGY_EXAMPLES,
+  ...LEVEL_EXAMPLES,
+  ...TIME_EXAMPLES,
   'phantom-on-jack-bay': {
     trips: patched('tt', { 'preamp/phantom/1': true }),
     nearMiss: patched('xlr', { 'preamp/phantom/1': true }),

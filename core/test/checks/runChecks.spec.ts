@@ -14,7 +14,13 @@ const withWaivers = (waivers: readonly Waiver[]): ReturnType<typeof contextOf> =
 describe('the engine', () => {
   it('finds in the demo exactly what the demo was made to show', () => {
     const { findings, failedRules, idleWaivers } = runChecks(contextOf(saltglassRooms()));
-    expect(findings.map(({ finding }) => finding.rule)).toEqual(['phantom-on-jack-bay', 'over-max-input']);
+    expect(findings.map(({ finding }) => finding.rule)).toEqual([
+      'phantom-on-jack-bay',
+      'over-max-input',
+      'low-into-converter',
+      'loading',
+      'loading',
+    ]);
     expect([failedRules, idleWaivers]).toEqual([[], []]);
   });
 
@@ -36,7 +42,7 @@ describe('the engine', () => {
   it('puts errors before warnings', () => {
     const parts = EXAMPLES['normal-broken'].trips;
     const severities = runChecks(contextOf(studioOf(parts))).findings.map(({ severity }) => severity);
-    expect(severities).toEqual(['error', 'warning']);
+    expect(severities).toEqual(['error', 'warning', 'note']);
   });
 
   it('keeps a waived finding, with its reason', () => {

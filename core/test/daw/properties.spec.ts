@@ -21,6 +21,7 @@ const FREE = {
   insertDelay: 'typed in',
   compensates: true,
   reusePair: true,
+  insertsAtSmallBuffer: true,
 } as const;
 
 const hostNumber = fc.integer({ min: 1, max: 64 });

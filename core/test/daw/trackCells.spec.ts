@@ -126,6 +126,9 @@ describe('a cell of the track sheet', () => {
     ['pan', 'L30'],
     ['outputs', '1 + bus Music'],
     ['vca', 'All'],
+    ['levelDbfs', '−20'],
+    ['crestDb', '14'],
+    ['recordedAtHz', '44.1'],
   ])('%s is written as it was typed', (field, text) => {
     const read = readTrackCell(field, text, track, daw(FIRST_PROFILE));
     expect(read.ok).toBe(true);
@@ -151,6 +154,12 @@ describe('a cell of the track sheet', () => {
     ['kind', 'bass', '“bass” is not a kind of track; there are audio, aux, group, vca, instrument, print.'],
     ['width', '0', '“0” is not a width, which is a whole number from 1 to 16.'],
     ['name', ' ', 'A track has a name.'],
+    ['levelDbfs', '4', '“4” does not fit. Type dBFS, from -80 to 0, or nothing.'],
+    [
+      'recordedAtHz',
+      '47',
+      '“47” is not a rate that material has. Type 44.1, 48, 88.2, 96, 176.4, 192, or nothing for the session’s.',
+    ],
     ['vca', 'Drums', 'There is no VCA “Drums”. Add a track of that kind first.'],
   ])('%s %j is refused', (field, text, sentence) => {
     expect(sentenceOf(readTrackCell(field, text, track, daw(FIRST_PROFILE)))).toBe(sentence);

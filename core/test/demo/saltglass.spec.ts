@@ -50,7 +50,13 @@ describe('Saltglass Rooms', () => {
     const { findings, failedRules } = runChecks(context);
     expect(failedRules).toEqual([]);
     expect(findings.map(({ key }) => key).sort()).toEqual([
+      'dead-end track:print lane:daw/input/23',
+      'insert-uncompensated track:crush',
+      'loading thread:line-2 lane:broadcast-dynamic/out/1 lane:mic-preamp/mic-2/1',
+      'loading thread:line-3 lane:long-ribbon/out/1 lane:mic-preamp/mic-3/1',
+      'low-into-converter thread:line-3 lane:24-24-converter/line-in-1/3',
       'over-max-input thread:line-2 lane:24-24-converter/line-in-1/2',
+      'parallel-comb track:lamp lane:daw/bus-dialogue/1',
       'phantom-on-jack-bay thread:line-4 station:mic-preamp/channel-4 cord:line-4-c2',
     ]);
   });
@@ -58,7 +64,7 @@ describe('Saltglass Rooms', () => {
   it('routes every line of its input list', () => {
     const { session, scene } = firstScene(demo);
     const { rows } = planOf(demo.rig, session, scene).plan;
-    expect(rows).toHaveLength(12);
+    expect(rows).toHaveLength(13);
     expect(new Set(rows.map(({ status }) => status))).toEqual(new Set(['routed']));
   });
 

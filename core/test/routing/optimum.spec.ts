@@ -5,7 +5,7 @@ import { exactOptimum, loadHighs, routedRandom } from './againstOptimum';
 import { randomRouting } from './randomRouting';
 
 /** Rigs compared in every run of the suite; FT_RIGS=200 compares as many as the README speaks of. */
-const RIGS = Number(process.env['FT_RIGS'] ?? 40);
+const RIGS = Number(process.env['FT_RIGS'] ?? 24);
 const FIRST_SEED = 1;
 /** Differences below this are rounding. */
 const TINY = 0.5;

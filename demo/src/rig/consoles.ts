@@ -12,7 +12,11 @@ export const CONSOLES: readonly DeviceInput[] = [
     cards: 2,
     cardBlocks: 'blocks of 8',
   }),
-  device('Kiln stagebox', 'kiln', 'stagebox', { inputs: 24, outputs: 8 }),
+  // It has no word clock of its own: it follows the desk over its link.
+  {
+    ...device('Kiln stagebox', 'kiln', 'stagebox', { inputs: 24, outputs: 8 }),
+    clock: { follows: 'madi-in-1' },
+  },
   device('16-way summing mixer', 'batch', 'summingMixer', { inputs: 16 }),
   device('24×24 converter', 'batch', 'converter', { adcs: 24, dacs: 24, initialReferenceDbu: 22 }),
   device('Cue interface', 'batch', 'audioInterface', {

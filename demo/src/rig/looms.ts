@@ -120,6 +120,9 @@ export const LOOMS: readonly Loom[] = [
   ['Cue box 1 link out 1-8', 'Cue box 2 link in 1-8'],
   ['Cue box 2 link out 1-8', 'Cue box 3 link in 1-8'],
   ['Cue box 3 link out 1-8', 'Cue box 4 link in 1-8'],
+  ...['Narrator', 'Foley', 'Harp', 'Conductor'].flatMap((who, i): readonly Loom[] =>
+    ['left', 'right'].map((side) => [`Cue box ${String(i + 1)} phones ${side}`, `${who} headphones ${side}`]),
+  ),
   // The computer and the digital links.
   ['24×24 converter to host 1-24', 'DAW stream in 1-24'],
   ['Cue interface to host 1-16', 'DAW stream in 25-40'],

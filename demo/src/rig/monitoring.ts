@@ -6,11 +6,11 @@ const PERFORMERS = ['Narrator', 'Foley', 'Harp', 'Conductor'] as const;
 /** Loudspeakers, cues, talkback, players and clocks. */
 export const MONITORING: readonly DeviceInput[] = [
   device('Monitor controller', 'batch', 'monitorController', { sources: 4, speakerSets: 2 }),
-  device('Large monitors left', 'batch', 'loudspeaker', { powered: false, impedanceOhm: 4 }),
-  device('Large monitors right', 'batch', 'loudspeaker', { powered: false, impedanceOhm: 4 }),
+  device('Large monitors left', 'batch', 'loudspeaker', { powered: false, impedanceOhm: 4, distanceM: 2.6 }),
+  device('Large monitors right', 'batch', 'loudspeaker', { powered: false, impedanceOhm: 4, distanceM: 2.6 }),
   device('Monitor amplifier', 'batch', 'powerAmp', { channels: 2 }),
-  device('Small monitor left', 'batch', 'loudspeaker'),
-  device('Small monitor right', 'batch', 'loudspeaker'),
+  device('Small monitor left', 'batch', 'loudspeaker', { distanceM: 1.2 }),
+  device('Small monitor right', 'batch', 'loudspeaker', { distanceM: 1.2 }),
   ...PERFORMERS.flatMap((name, i) => [
     device(`Cue box ${String(i + 1)}`, name === 'Narrator' ? 'booth' : 'kiln', 'headphoneBox', {
       channels: 8,

@@ -32,7 +32,7 @@ const PEDALS = inRack('Window sill', [
 
 const PREAMPS: readonly DeviceInput[] = [
   device('Mic preamp', 'batch', 'micPreamp', { channels: 4 }),
-  device('Optical preamp', 'kiln', 'opticalPreamp', { channels: 8 }),
+  device('Optical preamp', 'kiln', 'opticalPreamp', { channels: 8, inputOhm: 3600 }),
 ];
 
 export const OUTBOARD: readonly DeviceInput[] = [...UNITS, ...PEDALS, ...PREAMPS];

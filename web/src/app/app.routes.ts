@@ -73,6 +73,16 @@ export const routes: Routes = [
         loadComponent: () => import('./scenes/scenes-page').then((m) => m.ScenesPage),
       },
       {
+        path: 'levels',
+        title: 'Levels · Faithful Thread',
+        loadComponent: () => import('./levels/levels-page').then((m) => m.LevelsPage),
+      },
+      {
+        path: 'time',
+        title: 'Time · Faithful Thread',
+        loadComponent: () => import('./time/time-page').then((m) => m.TimePage),
+      },
+      {
         path: 'findings',
         title: 'Findings · Faithful Thread',
         loadComponent: () => import('./findings/findings-page').then((m) => m.FindingsPage),

@@ -21,8 +21,12 @@ const BOX: readonly (readonly [Medium, Medium, Box])[] = [
 const boxFor = (from: Medium, into: Medium): Box =>
   BOX.find(([a, b]) => a === from && b === into)?.[2] ?? 'none';
 
+/** Loudspeaker level has a rule of its own. */
 const clashes = (driver: Lane, input: Lane): boolean =>
-  isAnalogue(driver.medium) && isAnalogue(input.medium) && driver.medium !== input.medium;
+  driver.medium !== 'speaker' &&
+  isAnalogue(driver.medium) &&
+  isAnalogue(input.medium) &&
+  driver.medium !== input.medium;
 
 function run(context: CheckContext): readonly Finding[] {
   const { graph } = context;

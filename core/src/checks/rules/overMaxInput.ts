@@ -1,10 +1,10 @@
 import { settingsOf } from '../../rig/buildDevice';
-import { settingKeyOf } from '../../rig/settings';
 import { stationOfRole } from '../../routing/realise';
 import { TOLERANCE } from '../../units/tolerance';
 import type { CheckContext, PlannedThread } from '../context';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
+import { gainKnobOf } from '../gainKnobOf';
 import type { Rule } from '../rule';
 
 type Figures = Extract<FindingDetail, { rule: 'over-max-input' }>['figures'];
@@ -19,12 +19,10 @@ function turnDown(
   const edgesBefore = planned.path.slice(0, rung);
   const preamp = stationOfRole(planned, 'preamp');
   if (preamp === undefined || !edgesBefore.some((edge) => edge.to === preamp.out)) return undefined;
-  const device = context.rig.devices.find((candidate) => candidate.id === preamp.device);
-  const spec = device && settingsOf(device).find((candidate) => candidate.setting === 'gainDb');
-  const gain = context.scene.settings[settingKeyOf(preamp.device, 'gainDb', preamp.channel)] ?? spec?.initial;
+  const knob = gainKnobOf(context, planned);
   const byDb = Math.ceil(overDb);
-  if (typeof gain !== 'number' || gain - byDb < (spec?.range?.min ?? -Infinity)) return undefined;
-  return { station: preamp.id, byDb, gainDb: gain - byDb };
+  if (knob === undefined || knob.gainDb - byDb < knob.min) return undefined;
+  return { station: knob.station, byDb, gainDb: knob.gainDb - byDb };
 }
 
 /** The lowest reference position of the converter channel that would take the peak. */
@@ -33,7 +31,7 @@ function higherReference(context: CheckContext, planned: PlannedThread, rung: nu
   const converter = planned.stations.find(
     (station) => station.role === 'converter' && station.in === entered?.lane,
   );
-  const device = context.rig.devices.find((candidate) => candidate.id === converter?.device);
+  const device = converter && context.devices.get(converter.device);
   const spec = device && settingsOf(device).find((candidate) => candidate.setting === 'adcReferenceDbu');
   const peak = entered?.peak ?? Infinity;
   return [...(spec?.range?.positions ?? [])].sort((a, b) => a - b).find((position) => position >= peak);

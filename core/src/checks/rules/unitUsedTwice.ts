@@ -11,20 +11,38 @@ const wayTo = ({ start, path }: PlannedThread, station: GraphStation): string =>
   return [start, ...path.slice(0, end + 1).map(({ index }) => index)].join(' ');
 };
 
-/** The threads that want each station, by running through it, by an insert, or by a pin; one of each signal. */
+interface Wish {
+  readonly station: StationId;
+  readonly signal: string;
+}
+
+/** A thread that nothing has changed for is the same object from one check to the next. */
+const knownWishes = new WeakMap<PlannedThread, readonly Wish[]>();
+
+/** The stations a thread wants, by running through them, by an insert, or by a pin, and the signal it brings. */
+function wishesOf(planned: PlannedThread): readonly Wish[] {
+  const known = knownWishes.get(planned);
+  if (known !== undefined) return known;
+  const signalAt = new Map(planned.stations.map((station) => [station.id, wayTo(planned, station)]));
+  const passed = planned.complete ? [...signalAt.keys()] : [];
+  const pinned = STATION_ROLES.flatMap((role) => planned.thread.pins[role] ?? []);
+  const wishes = [...passed, ...planned.thread.inserts, ...pinned].map((station) => ({
+    station,
+    signal: signalAt.get(station) ?? planned.thread.id,
+  }));
+  knownWishes.set(planned, wishes);
+  return wishes;
+}
+
+/** The threads that want each station; one of each signal. */
 function wanted({ threads }: CheckContext): ReadonlyMap<StationId, ReadonlySet<PlannedThread>> {
   const users = new Map<StationId, Map<string, PlannedThread>>();
-  for (const planned of threads) {
-    const signalAt = new Map(planned.stations.map((station) => [station.id, wayTo(planned, station)]));
-    const passed = planned.complete ? [...signalAt.keys()] : [];
-    const pinned = STATION_ROLES.flatMap((role) => planned.thread.pins[role] ?? []);
-    for (const id of [...passed, ...planned.thread.inserts, ...pinned]) {
-      const signals = users.get(id) ?? new Map<string, PlannedThread>();
-      users.set(id, signals);
-      const signal = signalAt.get(id) ?? planned.thread.id;
+  for (const planned of threads)
+    for (const { station, signal } of wishesOf(planned)) {
+      const signals = users.get(station) ?? new Map<string, PlannedThread>();
+      users.set(station, signals);
       if (!signals.has(signal)) signals.set(signal, planned);
     }
-  }
   return new Map([...users].map(([id, signals]) => [id, new Set(signals.values())]));
 }
 

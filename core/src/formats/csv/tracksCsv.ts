@@ -21,6 +21,9 @@ const COLUMNS: readonly CsvColumn[] = [
   { title: 'Fader', required: false },
   { title: 'Pan', required: false },
   { title: 'VCA', required: false },
+  { title: 'Plays dBFS', also: ['Level'], required: false },
+  { title: 'Crest dB', also: ['Crest'], required: false },
+  { title: 'Recorded kHz', required: false },
   { title: 'No', also: ['Number'], required: false },
 ];
 
@@ -36,6 +39,9 @@ const FIELDS: readonly TrackField[] = [
   'faderDb',
   'pan',
   'vca',
+  'levelDbfs',
+  'crestDb',
+  'recordedAtHz',
 ];
 const titleOf = (field: TrackField): string =>
   TRACK_COLUMNS.find((column) => column.field === field)?.title ?? field;

@@ -1,11 +1,12 @@
 import * as z from 'zod';
 import { CONNECTORS } from '../connector';
 import type { Port, Route, Station } from '../deviceModel';
-import { MEDIA } from '../medium';
+import { isAnalogue, MEDIA } from '../medium';
 import type { ReadSetting } from '../settings';
 import { deviceType } from './deviceType';
 import { gainKnob } from './knobs';
 import { channelCount, gainDb, impedanceOhm, latencyMs, levelDbu, numbersTo } from './params';
+import { isBalanced } from './portKinds';
 import { active, knobsAt, laneAt, wire } from './routeKinds';
 
 const key = z.string().regex(/^[a-z0-9][a-z0-9-]{0,31}$/, 'a key of lower-case letters, digits and hyphens');
@@ -85,9 +86,10 @@ const params = shape.superRefine(fitsItself);
 function portOf({ impedanceOhm: ohm, maxDbu, ...place }: PortShape): Port {
   const max = maxDbu !== undefined && { maxDbu };
   if (place.medium === 'any') return place;
+  const balanced = isAnalogue(place.medium) && { balanced: isBalanced(place.medium, place.connector) };
   return place.direction === 'in'
-    ? { ...place, input: { ...(ohm !== undefined && { loadOhm: ohm }), ...max } }
-    : { ...place, output: { ...(ohm !== undefined && { sourceOhm: ohm }), ...max } };
+    ? { ...place, ...balanced, input: { ...(ohm !== undefined && { loadOhm: ohm }), ...max } }
+    : { ...place, ...balanced, output: { ...(ohm !== undefined && { sourceOhm: ohm }), ...max } };
 }
 
 const lanesOf = ({ ports }: Params, route: RouteShape): readonly number[] =>

@@ -20,7 +20,7 @@ const placed = ({ lanes = 1, connector = 'xlr', face = 'rear', ...rest }: PortPl
 });
 
 /** Plugs with two conductors carry one side of a signal only. */
-const isBalanced = (medium: Medium, connector: Connector): boolean =>
+export const isBalanced = (medium: Medium, connector: Connector): boolean =>
   connector !== 'ts' && medium !== 'instrument' && medium !== 'phones' && medium !== 'speaker';
 
 /** An input with electronics behind it. */

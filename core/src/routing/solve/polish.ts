@@ -1,11 +1,14 @@
 import type { Board, ItemWays } from './board';
-import { exchange } from './exchange';
+import { exchange, place } from './exchange';
 import type { Cancelled } from './negotiate';
 import { rivalsOf } from './rivals';
+import { NONE } from '../space/routingSpace';
 
 const MOST_PASSES = 6;
 /** States the searches of one polishing may take up: some tenths of a second. */
 const MOST_WORK = 200_000;
+/** The same while something has no way at all: that is worth waiting for. */
+const MOST_WORK_UNROUTED = 500_000;
 /** Prices of a conflict at which somebody else's place is asked for, in cords. */
 const ASKING_PRICES = [0.05, 0.6, 2.5] as const;
 /** A way that pushes more than this many others aside is left alone. */
@@ -49,22 +52,51 @@ function push(board: Board, item: number, order: readonly number[], perConflict:
   return false;
 }
 
-/** An item without a way takes the place of one that has one, where that is cheaper. */
-function replace(board: Board, item: number, order: readonly number[]): boolean {
-  if (board.ways(item) !== undefined) return false;
-  for (const other of order) {
-    const before = board.ways(other);
-    if (before === undefined || other === item) continue;
-    const cost = board.costOf([item, other]);
-    board.set(other, undefined);
-    board.set(item, board.find(item));
-    board.set(other, board.find(other));
-    if (board.costOf([item, other]) < cost - TINY) return true;
-    board.set(item, undefined);
-    board.set(other, undefined);
-    board.set(other, before);
-  }
+/** Whether `act`, which touches only these items, makes the board cheaper; if not, it is as it was. */
+function pays(board: Board, items: readonly number[], act: () => void): boolean {
+  const cost = board.total();
+  const before = items.map((each) => board.ways(each));
+  act();
+  if (board.total() < cost - TINY) return true;
+  for (const each of items) board.set(each, undefined);
+  items.forEach((each, i) => {
+    board.set(each, before[i]);
+  });
   return false;
+}
+
+/**
+ * An item without a way takes the place of one that has one, where that is cheaper: with what shares its
+ * source, or with those in whose way it is.
+ */
+function replace(
+  board: Board,
+  item: number,
+  order: readonly number[],
+  near: readonly number[],
+  over: Cancelled,
+): boolean {
+  if (board.ways(item) !== undefined) return false;
+  const unit = [...new Set([item, ...board.mates(item)])];
+  const group = [...new Set([...unit, ...near])];
+  const touched = [...new Set(group.flatMap((each) => [each, ...board.mates(each)]))];
+  const others = order.filter((other) => board.ways(other) !== undefined && !unit.includes(other));
+  const withUnit = (other: number): boolean =>
+    pays(board, [...unit, other], () => {
+      for (const each of [...unit, other]) board.set(each, undefined);
+      place(board, unit).ways.forEach((ways, i) => {
+        board.set(unit[i] ?? NONE, ways);
+      });
+      board.set(other, board.find(other));
+    });
+  const withGroup = (other: number): boolean =>
+    pays(board, [...new Set([...touched, other])], () => {
+      board.set(other, undefined);
+      const rest = group.filter((each) => each !== other);
+      exchange(board, rest, over);
+      board.set(other, board.find(other));
+    });
+  return others.some(withUnit) || others.some((other) => !over() && withGroup(other));
 }
 
 /** An item, those in the way of what it would like best, and those in the way of theirs. */
@@ -101,8 +133,12 @@ export function polish(
   const wanting = (item: number): boolean =>
     (board.mates(item).length > 0 && ideals[item] !== undefined) ||
     ((least[item] ?? Infinity) < Infinity && board.costOf([item]) > (least[item] ?? 0) + TINY);
-  const enough = board.finder.settled + MOST_WORK;
-  const over = (): boolean => cancelled() || board.finder.settled > enough;
+  const before = board.finder.settled;
+  const isShort = (): boolean => order.some((item) => board.ways(item) === undefined);
+  const over = (): boolean => {
+    const done = board.finder.settled - before;
+    return cancelled() || done > MOST_WORK_UNROUTED || (done > MOST_WORK && !isShort());
+  };
   const tried = new Set<string>();
   const exactly = (item: number): boolean => {
     const group = neighbours(board, item, order, ideals);
@@ -114,7 +150,7 @@ export function polish(
   const moves: readonly ((item: number) => boolean)[] = [
     (item) => again(board, item),
     ...ASKING_PRICES.map((price) => (item: number) => push(board, item, order, price * cord)),
-    (item) => replace(board, item, order),
+    (item) => replace(board, item, order, neighbours(board, item, order, ideals), over),
     exactly,
   ];
   for (let pass = 0; pass < MOST_PASSES; pass++) {

@@ -63,10 +63,25 @@ function around(task: Task): { readonly board: Board; readonly missing: readonly
   return { board, missing: open };
 }
 
-/** Routes all items together, beginning from where they stand. */
+/** Items up to which it is worth beginning a second time, from the other end of the list. */
+const FEW_ITEMS = 16;
+
+/**
+ * Routes all items together. Where something is left without a way, few of them are tried from the other
+ * end of the list as well: who comes first decides who is left out.
+ */
 function together(task: Task): Board {
+  const board = inOrder(task, (order) => order);
+  const items = [...board.items.keys()];
+  if (items.length > FEW_ITEMS || unroutedOn(board, task.wanted) === 0 || task.cancelled()) return board;
+  const other = inOrder(task, (order) => [...order].reverse());
+  return other.total() < board.total() ? other : board;
+}
+
+/** Routes all items together, beginning from where they stand. */
+function inOrder(task: Task, arrange: (order: readonly number[]) => readonly number[]): Board {
   const board = task.makeBoard();
-  const order = [...board.items.keys()];
+  const order = arrange([...board.items.keys()]);
   const ideals = idealsOf(board, order, task.cancelled);
   putStanding(board, task.standing);
   const playing = order.filter((item) => board.ways(item) !== undefined || task.wanted.includes(item));

@@ -15,6 +15,8 @@ export const hostProfileSchema = z.strictObject({
   compensates: z.boolean(),
   /** Whether one pair may stand in several slots, as long as only one of them is active. */
   reusePair: z.boolean(),
+  /** Whether tracks with hardware inserts run at the session's small buffer, and so cost processor time. */
+  insertsAtSmallBuffer: z.boolean().default(true),
 });
 export type HostProfile = z.infer<typeof hostProfileSchema>;
 
@@ -27,6 +29,7 @@ export const HOST_PROFILES: readonly (HostProfile & { readonly name: string })[]
     insertDelay: 'typed in',
     compensates: true,
     reusePair: true,
+    insertsAtSmallBuffer: true,
   },
   {
     name: 'Any pair, measures and trims',
@@ -35,6 +38,7 @@ export const HOST_PROFILES: readonly (HostProfile & { readonly name: string })[]
     insertDelay: 'measured by the host',
     compensates: true,
     reusePair: true,
+    insertsAtSmallBuffer: true,
   },
   {
     name: 'Any pair, no compensation',
@@ -43,6 +47,7 @@ export const HOST_PROFILES: readonly (HostProfile & { readonly name: string })[]
     insertDelay: 'not known to the host',
     compensates: false,
     reusePair: false,
+    insertsAtSmallBuffer: false,
   },
 ];
 
@@ -53,4 +58,5 @@ export const FIRST_PROFILE: HostProfile = {
   insertDelay: 'typed in',
   compensates: true,
   reusePair: true,
+  insertsAtSmallBuffer: true,
 };

@@ -1,7 +1,9 @@
 import type { Session } from '../sessionSchema';
 import type { CellReading } from './cellReading';
 import { inputText, outputsText, readInput, readOutputs, readSends, sendsText } from './destinationText';
-import { levelText, panText, readLevel, readPan } from './faderText';
+import { SAMPLE_RATES_HZ } from '../../units/sampleRates';
+import { typedNumber } from '../../units/typedNumber';
+import { decibels, levelText, panText, readLevel, readPan } from './faderText';
 import { insertsText, readInserts } from './insertsText';
 import type { Track, TrackKind } from './trackSchema';
 import { TRACK_KINDS } from './trackSchema';
@@ -19,6 +21,9 @@ export const TRACK_COLUMNS = [
   { field: 'pan', title: 'Pan' },
   { field: 'outputs', title: 'Outputs' },
   { field: 'vca', title: 'VCA' },
+  { field: 'levelDbfs', title: 'Plays dBFS' },
+  { field: 'crestDb', title: 'Crest dB' },
+  { field: 'recordedAtHz', title: 'Recorded kHz' },
 ] as const;
 export type TrackField = (typeof TRACK_COLUMNS)[number]['field'];
 
@@ -34,6 +39,25 @@ function whole(text: string, least: number, most: number, what: string): CellRea
   return Number.isInteger(number) && number >= least && number <= most
     ? { ok: true, value: number }
     : refuse(`“${text}” is not ${what}, which is a whole number from ${String(least)} to ${String(most)}.`);
+}
+
+/** A figure that may be left out. */
+function figure(text: string, least: number, most: number, unit: string): CellReading<number | null> {
+  if (text.trim() === '') return { ok: true, value: null };
+  const number = typedNumber(text);
+  return number !== undefined && number >= least && number <= most
+    ? { ok: true, value: number }
+    : refuse(`“${text}” does not fit. Type ${unit}, from ${String(least)} to ${String(most)}, or nothing.`);
+}
+
+/** A sample rate in kHz, as recordings have them. */
+function readRate(text: string): CellReading<number | null> {
+  if (text.trim() === '') return { ok: true, value: null };
+  const rate = SAMPLE_RATES_HZ.find((each) => each === (typedNumber(text) ?? 0) * 1000);
+  const known = SAMPLE_RATES_HZ.map((each) => String(each / 1000)).join(', ');
+  return rate === undefined
+    ? refuse(`“${text}” is not a rate that material has. Type ${known}, or nothing for the session’s.`)
+    : { ok: true, value: rate };
 }
 
 const WIDTHS: Readonly<Record<string, number>> = { mono: 1, stereo: 2 };
@@ -103,6 +127,12 @@ export function readTrackCell(
       return readOutputs(text, track, daw.buses);
     case 'vca':
       return readVca(text, daw);
+    case 'levelDbfs':
+      return figure(text, -80, 0, 'dBFS');
+    case 'crestDb':
+      return figure(text, 0, 40, 'dB');
+    case 'recordedAtHz':
+      return readRate(text);
   }
 }
 
@@ -127,6 +157,11 @@ export function trackCellText(
       return outputsText(track, buses);
     case 'vca':
       return tracks.find(({ id }) => id === track.vca)?.name ?? '';
+    case 'levelDbfs':
+    case 'crestDb':
+      return track[field] === undefined ? '' : decibels(track[field]);
+    case 'recordedAtHz':
+      return track.recordedAtHz === undefined ? '' : String(track.recordedAtHz / 1000);
     default:
       return String(track[field]);
   }

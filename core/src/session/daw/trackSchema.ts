@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { busIdSchema, trackIdSchema } from '../../rig/ids';
 import { nameSchema } from '../../rig/rigSchema';
+import { SAMPLE_RATES_HZ } from '../../units/sampleRates';
 
 const hostNumber = z
   .number()
@@ -12,6 +13,10 @@ const panPosition = z
   .number()
   .min(-100, 'from -100 (left) to 100 (right)')
   .max(100, 'from -100 (left) to 100 (right)');
+export const crestDb = z
+  .number()
+  .min(0, 'a crest factor from 0 to 40 dB')
+  .max(40, 'a crest factor from 0 to 40 dB');
 const delaySamples = z.number().min(0, 'a delay is zero or more samples').max(1_000_000);
 
 export const TRACK_KINDS = ['audio', 'aux', 'group', 'vca', 'instrument', 'print'] as const;
@@ -82,6 +87,15 @@ export const trackSchema = z.strictObject({
   inputMonitor: z.boolean(),
   /** The VCA it follows. */
   vca: trackIdSchema.optional(),
+  /** What it plays, RMS; left out, the level of the line-up. */
+  levelDbfs: z
+    .number()
+    .min(-80, 'a level from -80 to 0 dBFS')
+    .max(0, 'a level from -80 to 0 dBFS')
+    .optional(),
+  crestDb: crestDb.optional(),
+  /** The rate its material was recorded at; left out, that of the session. */
+  recordedAtHz: z.literal(SAMPLE_RATES_HZ).optional(),
 });
 export type Track = z.infer<typeof trackSchema>;
 

@@ -85,6 +85,14 @@ const DELAYS: readonly HostProfile['insertDelay'][] = [
             one pair may stand in several slots, never active at once</label
           >
           <label
+            ><input
+              type="checkbox"
+              [checked]="it.hostProfile.insertsAtSmallBuffer"
+              (change)="put({ insertsAtSmallBuffer: $any($event.target).checked })"
+            />
+            runs tracks with hardware inserts at the small buffer</label
+          >
+          <label
             >insert delay is
             <select aria-label="Insert delay" (change)="put({ insertDelay: $any($event.target).value })">
               @for (delay of delays; track delay) {

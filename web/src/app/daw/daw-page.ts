@@ -24,6 +24,9 @@ const COLUMNS: readonly { readonly field: TrackField; readonly title: string; re
   { field: 'pan', title: 'Pan', hint: 'C' },
   { field: 'outputs', title: 'Outputs', hint: '1 + bus Stems' },
   { field: 'vca', title: 'VCA', hint: '' },
+  { field: 'levelDbfs', title: 'Plays', hint: 'line-up' },
+  { field: 'crestDb', title: 'Crest', hint: '14' },
+  { field: 'recordedAtHz', title: 'Rate kHz', hint: '48' },
 ];
 
 /** The session's tracks as their host sees them. A cell is typed; the row says where it leads in the rig. */

@@ -1,15 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { FindingView } from '@ft/core/plan/findingView';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import type { Grouping } from './finding-groups';
+import { GROUPINGS, groupsOf } from './finding-groups';
+import { RepairBar } from './repair-bar';
 
 const SIGNS = { error: '▲', warning: '◆', note: '●' } as const;
 
 /** Every finding of the scene, the worst first; up and down walk through them with the strip following. */
 @Component({
   selector: 'ft-findings-page',
+  imports: [RepairBar],
   templateUrl: './findings-page.html',
   styleUrl: './findings-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -23,6 +27,9 @@ export class FindingsPage {
   protected readonly open = computed(
     () => this.plan()?.findings.filter((it) => it.waivedFor === undefined) ?? [],
   );
+  protected readonly groupings = GROUPINGS;
+  protected readonly by = signal<Grouping>('severity');
+  protected readonly groups = computed(() => groupsOf(this.open(), this.by()));
   protected readonly waived = computed(
     () => this.plan()?.findings.filter((it) => it.waivedFor !== undefined) ?? [],
   );
@@ -33,8 +40,9 @@ export class FindingsPage {
 
   protected walk(event: Event, step: 1 | -1): void {
     event.preventDefault();
-    const list = [...((event.currentTarget as HTMLElement).closest('ul')?.querySelectorAll('button') ?? [])];
-    list[list.indexOf(event.currentTarget as HTMLButtonElement) + step]?.focus();
+    const all = (event.currentTarget as HTMLElement).closest('.list')?.querySelectorAll('li > button');
+    const list = [...(all ?? [])] as HTMLElement[];
+    list[list.indexOf(event.currentTarget as HTMLElement) + step]?.focus();
   }
 
   protected dropWaiver(id: string): void {

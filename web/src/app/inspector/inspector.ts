@@ -17,6 +17,7 @@ const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
   station: 'unit',
   device: 'device',
   cord: 'cord',
+  performer: 'performer',
   track: 'track',
 };
 

@@ -1,6 +1,7 @@
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { SettingCell } from '@ft/core/plan/settingCells';
+import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { typedNumber } from '@ft/core/units/typedNumber';
@@ -10,6 +11,8 @@ import { typedNumber } from '@ft/core/units/typedNumber';
 export class SettingChanges {
   private readonly store = inject(Store);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+  private readonly trial = this.store.selectSignal(planFeature.selectTrial);
 
   /** Enters a typed figure. Returns why not, where it cannot be set so. */
   enter(cell: SettingCell, where: string, text: string): string | undefined {
@@ -24,8 +27,11 @@ export class SettingChanges {
 
   /** @param where what the reader calls the line or unit, for the history. */
   set(cell: SettingCell, where: string, value: number | boolean): void {
-    if (value === cell.value) return;
-    const edit = { type: 'setting.set', ...this.place(), key: cell.key, value, was: cell.stored };
+    // The cell may show a knob on trial; what it was is what the scene says.
+    const was = this.found()?.scene.settings[cell.key] ?? null;
+    if (this.trial()?.key === cell.key) this.store.dispatch(PlanActions.endTrial());
+    else if (value === cell.value) return;
+    const edit = { type: 'setting.set', ...this.place(), key: cell.key, value, was };
     const shown = typeof value === 'boolean' ? (value ? 'on' : 'off') : `${String(value)} ${cell.spec.unit}`;
     this.store.dispatch(
       StudioActions.change({ label: `${where}: ${cell.spec.title} ${shown}`, edits: [edit] }),

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { SettingCell } from '@ft/core/plan/settingCells';
+import { PlanActions } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { SettingChanges } from './setting-changes';
 
@@ -38,6 +39,18 @@ import { SettingChanges } from './setting-changes';
         [value]="cell().value"
         (change)="enter(field)"
       />
+      @if (spec.range; as range) {
+        <label class="trial quiet"
+          >what if
+          <input
+            type="range"
+            [min]="range.min"
+            [max]="range.max"
+            step="0.5"
+            [value]="cell().value"
+            (input)="attempt($any($event.target).valueAsNumber)"
+        /></label>
+      }
     }
   `,
   styles: `
@@ -58,6 +71,19 @@ import { SettingChanges } from './setting-changes';
       min-width: 6rem;
       max-width: 11rem;
     }
+    .trial {
+      grid-column: 1 / -1;
+      display: flex;
+      align-items: center;
+      gap: 0.5rem;
+      font-size: 0.9em;
+    }
+    .trial input {
+      flex: 1;
+      min-width: 0;
+      padding: 0;
+      accent-color: var(--ft-thread);
+    }
     input[type='checkbox'] {
       justify-self: end;
       width: 1.1rem;
@@ -73,6 +99,13 @@ export class SettingField {
   readonly where = input.required<string>();
   private readonly store = inject(Store);
   protected readonly changes = inject(SettingChanges);
+
+  /** Everything is worked out as if the knob stood there; nothing is changed. */
+  protected attempt(value: number): void {
+    const { key, spec } = this.cell();
+    const name = `${this.where()}: ${spec.title}`;
+    this.store.dispatch(PlanActions.tryKnob({ trial: { key, value, name, unit: spec.unit } }));
+  }
 
   protected choose(text: string): void {
     this.changes.set(this.cell(), this.where(), Number(text));

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { CompareTab } from './compare-tab';
 import { SceneLinesTab } from './scene-lines-tab';
 import { SceneListTab } from './scene-list-tab';
+import { TabBar } from '../shell/tab-bar';
 
 type Tab = 'scenes' | 'lines' | 'compare';
 
@@ -14,18 +15,12 @@ const TABS: readonly { readonly tab: Tab; readonly name: string }[] = [
 /** The scenes of the session: made, followed, put away, compared. */
 @Component({
   selector: 'ft-scenes-page',
-  imports: [CompareTab, SceneLinesTab, SceneListTab],
+  imports: [CompareTab, SceneLinesTab, SceneListTab, TabBar],
   template: `
     <section class="page" aria-label="Scenes">
       <div class="page-head">
         <h1>Scenes</h1>
-        <div class="tabs" role="group" aria-label="Part of the scenes">
-          @for (part of tabs; track part.tab) {
-            <button type="button" [attr.aria-pressed]="tab() === part.tab" (click)="tab.set(part.tab)">
-              {{ part.name }}
-            </button>
-          }
-        </div>
+        <ft-tab-bar label="Part of the scenes" [parts]="tabs" [(tab)]="tab" />
       </div>
       @switch (tab()) {
         @case ('scenes') {

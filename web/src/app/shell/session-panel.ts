@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
 import type { EditJson } from '@ft/core/edits/editKind';
-import { BUFFER_SAMPLES, SAMPLE_RATES_HZ, WORD_LENGTHS_BITS } from '@ft/core/session/sessionSchema';
+import { BUFFER_SAMPLES, WORD_LENGTHS_BITS } from '@ft/core/session/sessionSchema';
+import { SAMPLE_RATES_HZ } from '@ft/core/units/sampleRates';
 import { referenceDbuOf } from '@ft/core/units/digitalLevel';
 import { formatLevel } from '@ft/core/units/format';
 import { StudioActions } from '../state/studio.actions';
@@ -76,6 +77,16 @@ export class SessionPanel {
     this.set(field, Number(value), value);
   }
 
+  protected setHeadroom(text: string): void {
+    const value = typedNumber(text);
+    if (value !== undefined && value >= 0 && value <= 40)
+      this.set('headroomDb', value, `${String(value)} dB`);
+    else {
+      const told = `“${text}” is not room over peaks. Type dB, from 0 to 40.`;
+      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: told }));
+    }
+  }
+
   protected rename({ what, value: was, edit }: NameField, typed: string): void {
     const value = typed.trim();
     if (value === '' || value === was) return;
@@ -94,7 +105,7 @@ export class SessionPanel {
   }
 
   private set(
-    field: 'lineUp' | 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples',
+    field: 'lineUp' | 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples' | 'headroomDb',
     value: unknown,
     shown: string,
   ): void {

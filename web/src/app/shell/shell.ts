@@ -12,6 +12,7 @@ import { HeaderBar } from './header-bar';
 import { Notices } from './notices';
 import { ShortcutHelp } from './shortcut-help';
 import { shortcutOf } from './shortcuts';
+import { TrialBar } from './trial-bar';
 
 /** The one shape of every stage: rail, header, sheet, strip, inspector. */
 @Component({
@@ -25,6 +26,7 @@ import { shortcutOf } from './shortcuts';
     RouterOutlet,
     ShortcutHelp,
     ThreadStrip,
+    TrialBar,
   ],
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
@@ -70,6 +72,8 @@ export class Shell implements OnDestroy {
         state: String(this.found()?.session.tracks.length ?? 0),
         count: 0,
       },
+      { path: 'levels', icon: 'bar-chart-steps', name: 'Levels', state: '', count: 0 },
+      { path: 'time', icon: 'stopwatch', name: 'Time', state: '', count: 0 },
       {
         path: 'scenes',
         icon: 'layers',

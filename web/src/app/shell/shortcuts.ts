@@ -12,6 +12,7 @@ export const SHORTCUTS: readonly { readonly keys: readonly string[]; readonly do
   { keys: ['Delete'], does: 'unpin a cell or empty it; the router fills it again' },
   { keys: ['Space'], does: 'throw the switch of a cell' },
   { keys: ['Ctrl Delete'], does: 'remove the line' },
+  { keys: ['R'], does: 'on the findings page: take the first repair' },
   { keys: ['?'], does: 'show or hide this list' },
 ];
 

@@ -5,16 +5,18 @@ import { catchError, combineLatest, EMPTY, filter, from, map, of, switchMap } fr
 import { Planner } from '../workers/planner.service';
 import { PlanActions, planFeature } from './plan.feature';
 import { studioFeature } from './studio.feature';
+import { onTrial } from './on-trial';
 
-/** Plans the scene anew whenever the studio or the scene changes; an outdated run is dropped. */
+/** Plans the scene anew whenever the studio, the scene or a knob on trial changes; an outdated run is dropped. */
 export const planScene = createEffect(
   (store = inject(Store), planner = inject(Planner)) => {
     return combineLatest([
       store.select(studioFeature.selectStudio),
       store.select(studioFeature.selectPlace),
+      store.select(planFeature.selectTrial),
     ]).pipe(
-      switchMap(([studio, place]) =>
-        studio === null || place === null ? EMPTY : from(planner.plan(studio, place)),
+      switchMap(([studio, place, trial]) =>
+        studio === null || place === null ? EMPTY : from(planner.plan(onTrial(studio, place, trial), place)),
       ),
       map(({ plan, patchLines }) => PlanActions.planned({ plan, patchLines })),
       catchError((error: unknown, again) => {

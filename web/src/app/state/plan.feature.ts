@@ -11,7 +11,17 @@ import type { EntityRef } from '@ft/core/checks/finding';
 import type { PatchLine } from '@ft/core/plan/patchList';
 import type { Plan } from '@ft/core/plan/plan';
 import type { Strip } from '@ft/core/plan/strip';
+import type { SettingKey } from '@ft/core/rig/settings';
 import { StudioActions } from './studio.actions';
+
+/** A knob somebody asks “what if” about. */
+export interface Trial {
+  readonly key: SettingKey;
+  readonly value: number;
+  /** What the reader calls it: "Mic preamp 2: Gain". */
+  readonly name: string;
+  readonly unit: string;
+}
 
 export const PlanActions = createActionGroup({
   source: 'Plan',
@@ -23,6 +33,9 @@ export const PlanActions = createActionGroup({
     'Select finding': props<{ key: string }>(),
     'Clear selection': emptyProps(),
     'Strip made': props<{ strip: Strip | null }>(),
+    /** Turns a knob on trial: everything is worked out as if it stood there, and nothing is changed. */
+    'Try knob': props<{ trial: Trial }>(),
+    'End trial': emptyProps(),
     /** Moves along the strip; -1 is no hop. */
     'Step to hop': props<{ hop: number }>(),
   },
@@ -38,6 +51,7 @@ export interface PlanState {
   /** The finding the inspector shows, by key. */
   readonly findingKey: string | null;
   readonly strip: Strip | null;
+  readonly trial: Trial | null;
   readonly hop: number;
 }
 
@@ -49,6 +63,7 @@ export const initialPlanState: PlanState = {
   quietly: false,
   findingKey: null,
   strip: null,
+  trial: null,
   hop: -1,
 };
 
@@ -105,6 +120,8 @@ export const planFeature = createFeature({
         hop: hop < 0 && strip !== null && strip.selected >= 0 ? strip.selected : hop,
       };
     }),
+    on(PlanActions.tryKnob, (state, { trial }): PlanState => ({ ...state, trial })),
+    on(PlanActions.endTrial, (state): PlanState => ({ ...state, trial: null })),
     on(PlanActions.stepToHop, (state, { hop }): PlanState => {
       const last = (state.strip?.hops.length ?? 0) - 1;
       return { ...state, findingKey: null, quietly: false, hop: Math.max(-1, Math.min(hop, last)) };

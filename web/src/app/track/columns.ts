@@ -21,7 +21,8 @@ export type Column =
     }
   | { readonly kind: 'status'; readonly title: string; readonly field: string };
 
-export type TextField = 'number' | 'performer' | 'source' | 'levelDbSpl' | 'crestDb' | 'trackName';
+export type TextField =
+  'number' | 'performer' | 'source' | 'levelDbSpl' | 'levelDbu' | 'crestDb' | 'distanceM' | 'trackName';
 
 const pin = (title: string, choice: Exclude<ChoiceField, 'from' | 'processor'>): Column => ({
   kind: 'choice',
@@ -46,6 +47,8 @@ export const COLUMNS: readonly Column[] = [
   pin('Converter', 'converter'),
   pin('DAW input', 'daw-input'),
   { kind: 'text', title: 'Track', field: 'trackName' },
+  { kind: 'number', title: 'Mic at', unit: 'm', field: 'distanceM' },
+  { kind: 'number', title: 'Line level', unit: 'dBu', field: 'levelDbu' },
   { kind: 'status', title: 'Status', field: 'status' },
 ];
 

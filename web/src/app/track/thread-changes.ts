@@ -15,7 +15,7 @@ import type { Column, TextField } from './columns';
 import { settingIn, stationIn } from './columns';
 import { typedNumber } from '@ft/core/units/typedNumber';
 
-const NUMERIC: readonly TextField[] = ['number', 'levelDbSpl', 'crestDb'];
+const NUMERIC: readonly TextField[] = ['number', 'levelDbSpl', 'levelDbu', 'crestDb', 'distanceM'];
 
 /** What was typed in a cell could not be understood: the sentence says what would fit. */
 export type CellRefusal = string | undefined;

@@ -1,6 +1,7 @@
 import type { CheckContext } from '@ft/core/checks/context';
 import type { EntityRef } from '@ft/core/checks/finding';
 import type { EditJson } from '@ft/core/edits/editKind';
+import { keepSame } from '@ft/core/edits/keepSame';
 import type { Choice, ChoiceField } from '@ft/core/plan/choices';
 import { choicesFor } from '@ft/core/plan/choices';
 import type { FoundPlace } from '@ft/core/plan/find';
@@ -24,6 +25,8 @@ import type { Thread } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { FloorDesk } from './floor-desk';
 import { createFloorDesk } from './floor-desk';
+import type { LevelsDesk } from './levels-desk';
+import { createLevelsDesk } from './levels-desk';
 import type { RigDesk } from './rig-desk';
 import { createRigDesk } from './rig-desk';
 import type { SceneDesk } from './scene-desk';
@@ -45,7 +48,7 @@ export interface Desk {
 }
 
 /** What the screen may ask of the core. The screen itself computes nothing. */
-export interface PlannerApi extends FloorDesk, RigDesk, SceneDesk, TrackDesk {
+export interface PlannerApi extends FloorDesk, LevelsDesk, RigDesk, SceneDesk, TrackDesk {
   plan(sent: SentStudio, place: ScenePlace): { plan: Plan; patchLines: readonly PatchLine[] };
   strip(ref: EntityRef): Strip | undefined;
   choices(thread: Thread, field: ChoiceField, text: string): readonly Choice[];
@@ -59,6 +62,10 @@ export interface PlannerApi extends FloorDesk, RigDesk, SceneDesk, TrackDesk {
   reasons(id: ThreadId): WayReasons | undefined;
 }
 
+/** Whether a scene is the one last planned: only then is there something to start from. */
+const samePlace = (desk: Desk | undefined, { session, scene }: ScenePlace): desk is Desk =>
+  desk?.place.session === session && desk.place.scene === scene;
+
 /** The planner: one scene at a time, always the one last planned. */
 export function createPlanner(): PlannerApi {
   let desk: Desk | undefined;
@@ -69,16 +76,22 @@ export function createPlanner(): PlannerApi {
   };
   return {
     ...createFloorDesk(there),
+    ...createLevelsDesk(there),
     ...createRigDesk(there),
     ...createSceneDesk(there),
     ...createTrackDesk(there),
     plan(sent, place) {
       rig = sent.rig ?? rig;
       if (rig === undefined) throw new Error('the first studio sent brings its rig');
-      const studio: Studio = { ...sent, rig };
+      // What came over is another object each time; what is equal is the one known already.
+      const others = keepSame(desk?.studio, sent);
+      const studio: Studio = { ...others, rig };
       const found = findScene(studio, place);
       if (found === undefined) throw new Error('This scene is gone. Choose another one at the top.');
-      const { plan, context } = planOf(studio.rig, found.session, found.scene, studio.floor);
+      const { plan, context } = planOf(
+        ...([studio.rig, found.session, found.scene, studio.floor] as const),
+        samePlace(desk, place) ? desk.context : undefined,
+      );
       desk = { studio, place, context };
       return { plan, patchLines: patchList(context) };
     },

@@ -10,6 +10,12 @@ const params = z.strictObject({
   maxInputDbu: levelDbu.default(22),
   /** Of one without an amplifier. */
   impedanceOhm: impedanceOhm.default(8),
+  /** To the place where it is listened to. */
+  distanceM: z
+    .number()
+    .min(0, 'a distance from 0 to 100 m')
+    .max(100, 'a distance from 0 to 100 m')
+    .optional(),
 });
 
 export const loudspeaker = deviceType({

@@ -1,0 +1,46 @@
+import type { Meeting } from '../../levels/levelField';
+import { TOLERANCE } from '../../units/tolerance';
+import type { CheckContext } from '../context';
+import type { Finding } from '../finding';
+import { worstMeetings } from '../meetingsByPort';
+import { laneRef, sourceRef } from '../places';
+import type { Rule } from '../rule';
+
+/** A copy this far under the other does no harm, dB: it changes the sum by less than 1 dB. */
+export const HARMLESS_DB = 19.3;
+
+/** The strongest two ways of opposite polarity that come together in time. */
+function opposed({ ways }: Meeting): number | undefined {
+  const sorted = ways.map(({ arrival }) => arrival).sort((a, b) => b.gainDb - a.gainDb);
+  const [strongest] = sorted;
+  const other = sorted.find(
+    (each) =>
+      strongest !== undefined &&
+      each.inverted !== strongest.inverted &&
+      Math.abs(each.alignedSamples - strongest.alignedSamples) < TOLERANCE.samples,
+  );
+  return strongest === undefined || other === undefined ? undefined : strongest.gainDb - other.gainDb;
+}
+
+const run = (context: CheckContext): readonly Finding[] =>
+  worstMeetings(context, (meeting) => {
+    const levelDifferenceDb = opposed(meeting);
+    return levelDifferenceDb === undefined || levelDifferenceDb > HARMLESS_DB
+      ? undefined
+      : { levelDifferenceDb, worth: -levelDifferenceDb };
+  }).map(({ meeting, lane, judged: { levelDifferenceDb } }) => ({
+    rule: 'polarity',
+    at: [sourceRef(context, context.field.sources[meeting.source]), laneRef(context, lane)],
+    figures: { levelDifferenceDb },
+  }));
+
+export const polarity: Rule = {
+  id: 'polarity',
+  title: 'Meets itself upside down',
+  severity: 'warning',
+  stage: 'mix',
+  why: 'A signal mixed with an inverted copy of itself cancels: equal in level it is gone, nearly equal it is thin.',
+  limits:
+    'Counts inversions of routes and switches; cords wired pin 3 hot are not known. Copies that come late are told as combs.',
+  run,
+};

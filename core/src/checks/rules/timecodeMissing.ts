@@ -1,0 +1,31 @@
+import { trace } from '../../graph/trace';
+import type { CheckContext } from '../context';
+import type { Finding } from '../finding';
+import type { Rule } from '../rule';
+
+function run({ rig, session, graph }: CheckContext): readonly Finding[] {
+  const console = rig.devices.find(({ id }) => id === session.automatedConsole);
+  if (console === undefined) return [];
+  const reached = graph.lanes
+    .filter(
+      ({ device, medium, direction }) => device === console.id && medium === 'timecode' && direction === 'in',
+    )
+    .some(({ index }) =>
+      trace(graph, index, 'to').lanes.some((lane) => {
+        const at = graph.lanes[lane];
+        return at?.direction === 'out' && at.medium === 'timecode';
+      }),
+    );
+  return reached ? [] : [{ rule: 'timecode-missing', at: [{ kind: 'device', id: console.id }], figures: {} }];
+}
+
+export const timecodeMissing: Rule = {
+  id: 'timecode-missing',
+  title: 'Automation without timecode',
+  severity: 'note',
+  stage: 'mix',
+  why: 'Console automation that does not follow the host’s timecode starts by hand, and is somewhere else on every pass.',
+  limits:
+    'Looks for copper from any timecode output to a timecode input of the console. Whether the formats agree is not known.',
+  run,
+};

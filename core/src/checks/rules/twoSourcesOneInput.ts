@@ -1,0 +1,37 @@
+import { copperFrom } from '../../graph/nets';
+import type { Lane } from '../../graph/signalGraph';
+import type { CheckContext } from '../context';
+import type { Finding } from '../finding';
+import { laneIdAt, laneRef, threadRefs, threadsThrough } from '../places';
+import type { Rule } from '../rule';
+
+const isDriver = (lane: Lane | undefined): boolean =>
+  lane?.direction === 'out' && lane.medium !== 'any' && lane.face !== 'inside';
+
+function run(context: CheckContext): readonly Finding[] {
+  const { graph } = context;
+  const drivenBy = new Map<number, number[]>();
+  for (const { driver, loads } of context.nets)
+    for (const load of loads) drivenBy.set(load, [...(drivenBy.get(load) ?? []), driver]);
+  return [...drivenBy].flatMap(([input, drivers]): readonly Finding[] => {
+    if (drivers.length < 2 || graph.lanes[input]?.face === 'inside') return [];
+    const sources = copperFrom(graph, input, 'to').filter((lane) => isDriver(graph.lanes[lane]));
+    return [
+      {
+        rule: 'two-sources-one-input',
+        at: [...threadRefs(threadsThrough(context, input)), laneRef(context, input)],
+        figures: { sources: sources.map((lane) => laneIdAt(context, lane)) },
+      },
+    ];
+  });
+}
+
+export const twoSourcesOneInput: Rule = {
+  id: 'two-sources-one-input',
+  title: 'Two outputs on one input',
+  severity: 'error',
+  stage: 'track',
+  why: 'Outputs joined without a mixer drive each other: both are loaded with a few ohms, distort, and can be damaged.',
+  limits: 'Follows copper. Whether the two ever sound at the same time is not asked.',
+  run,
+};

@@ -1,0 +1,41 @@
+import { ONE_LEG_DB, takesOneLeg } from '../../levels/oneLeg';
+import type { CheckContext } from '../context';
+import type { Finding } from '../finding';
+import { laneRef, threadRefs, threadsThrough } from '../places';
+import type { Rule } from '../rule';
+
+function run(context: CheckContext): readonly Finding[] {
+  const { graph } = context;
+  return context.nets.flatMap(({ driver, loads }) =>
+    loads.flatMap((load): readonly Finding[] => {
+      const [out, into] = [graph.lanes[driver], graph.lanes[load]];
+      if (out === undefined || into === undefined) return [];
+      const one = takesOneLeg(out, into);
+      const other =
+        out.medium === 'line' && into.medium === 'line' && out.balanced === false && into.balanced === true;
+      if (!one && !other) return [];
+      return [
+        {
+          rule: 'unbalanced-leg',
+          at: [
+            ...threadRefs(threadsThrough(context, load)),
+            laneRef(context, driver),
+            laneRef(context, load),
+          ],
+          figures: { into: one ? 'unbalanced' : 'balanced', lossDb: one ? -ONE_LEG_DB : 0 },
+        },
+      ];
+    }),
+  );
+}
+
+export const unbalancedLeg: Rule = {
+  id: 'unbalanced-leg',
+  title: 'Balanced to unbalanced',
+  severity: 'warning',
+  stage: 'track',
+  why: 'An unbalanced input takes one leg of the output, half the voltage; and without the second leg hum on the line is no longer cancelled.',
+  limits:
+    'The output is taken as actively balanced; one with a transformer keeps its level when one leg is earthed. Digital and instrument connections are not judged.',
+  run,
+};

@@ -1,0 +1,43 @@
+import { TOLERANCE } from '../units/tolerance';
+
+/** One way in which a source is present at a lane. */
+export interface Arrival {
+  /** Index of the source. */
+  readonly source: number;
+  /** Change of level since the source, change of scale from dBu to dBFS included. */
+  readonly gainDb: number;
+  readonly delaySamples: number;
+  /** Delay less what the host makes up for: what decides how it meets others. */
+  readonly alignedSamples: number;
+  readonly inverted: boolean;
+}
+
+/** Of more ways than this the weakest are let go: a mult of mults would otherwise never end. */
+export const MOST_ARRIVALS = 48;
+
+const voltageOf = ({ gainDb, inverted }: Arrival): number => 10 ** (gainDb / 20) * (inverted ? -1 : 1);
+
+/** Two arrivals that differ in nothing but level, as one: their voltages add. */
+function added(a: Arrival, b: Arrival): Arrival {
+  const volts = voltageOf(a) + voltageOf(b);
+  return { ...a, gainDb: 20 * Math.log10(Math.abs(volts)), inverted: volts < 0 };
+}
+
+const meetsInTime = (a: Arrival, b: Arrival): boolean =>
+  a.source === b.source &&
+  Math.abs(a.alignedSamples - b.alignedSamples) < TOLERANCE.samples &&
+  Math.abs(a.delaySamples - b.delaySamples) < TOLERANCE.samples;
+
+/** Arrivals of a lane, those that come together in time added as voltages, polarity and all. */
+export function merged(arrivals: readonly Arrival[]): readonly Arrival[] {
+  if (arrivals.length < 2) return arrivals;
+  const out: Arrival[] = [];
+  for (const arrival of arrivals) {
+    const at = out.findIndex((other) => meetsInTime(other, arrival));
+    const met = out[at];
+    if (met === undefined) out.push(arrival);
+    else out[at] = added(met, arrival);
+  }
+  if (out.length <= MOST_ARRIVALS) return out;
+  return [...out].sort((a, b) => b.gainDb - a.gainDb || a.source - b.source).slice(0, MOST_ARRIVALS);
+}

@@ -1,0 +1,86 @@
+import { hostOf, trackPort } from '../graph/dawTracks';
+import type { SignalGraph } from '../graph/signalGraph';
+import type { ThreadId, TrackId } from '../rig/ids';
+import { laneIdOf } from '../rig/ids';
+import type { Rig } from '../rig/rigSchema';
+import type { Track } from '../session/daw/trackSchema';
+import type { Scene, Session, Thread } from '../session/sessionSchema';
+import { threadsIn } from '../session/sessionSchema';
+import type { SourceLevel } from './sourceLevel';
+import { airSamples, startLevel } from './sourceLevel';
+
+/** Something that sounds in a scene, at the lane where it comes into the rig. */
+export interface SoundSource {
+  readonly lane: number;
+  /** RMS, in the unit of its lane; unknown where nobody said. */
+  readonly nominal?: number;
+  readonly crestDb?: number;
+  /** Its delay by air. */
+  readonly delaySamples: number;
+  readonly thread?: ThreadId;
+  readonly track?: TrackId;
+}
+
+function sourceAt(
+  graph: SignalGraph,
+  lane: number,
+  level: SourceLevel,
+  owner: Pick<SoundSource, 'thread' | 'track'>,
+): readonly SoundSource[] {
+  const at = graph.lanes[lane];
+  if (at === undefined) return [];
+  const nominal = startLevel(at, level);
+  const { crestDb } = level;
+  const delaySamples = airSamples(level, graph.sampleRateHz);
+  return [
+    {
+      lane,
+      delaySamples,
+      ...(nominal !== undefined && { nominal }),
+      ...(crestDb !== undefined && { crestDb }),
+      ...owner,
+    },
+  ];
+}
+
+/** The line of the input list that is recorded on a track. */
+const recordedOn = ({ threads }: Session, { name }: Track): Thread | undefined =>
+  threads.find(({ trackName }) => trackName !== '' && trackName === name);
+
+/**
+ * What a track plays: at the level of the line-up unless it says otherwise, since that is what recordings
+ * are made at; with the crest of what was recorded on it.
+ */
+export function playbackLevel(session: Session, track: Track): SourceLevel {
+  const crestDb = track.crestDb ?? recordedOn(session, track)?.crestDb;
+  return { levelDbfs: track.levelDbfs ?? session.lineUp.dbfs, ...(crestDb !== undefined && { crestDb }) };
+}
+
+/** Lanes a DAW output feeds from: a thread that starts there carries what the tracks send, no sound of its own. */
+const isFed = (graph: SignalGraph, lane: number): boolean =>
+  (graph.incoming.start[lane + 1] ?? 0) > (graph.incoming.start[lane] ?? 0);
+
+/** Everything that sounds in a scene: the sources of its threads, and what its tracks play. One a lane. */
+export function soundSources(
+  rig: Rig,
+  session: Session,
+  scene: Scene,
+  graph: SignalGraph,
+): readonly SoundSource[] {
+  const sources = new Map<number, SoundSource>();
+  const add = (found: readonly SoundSource[]): void => {
+    for (const source of found) if (!sources.has(source.lane)) sources.set(source.lane, source);
+  };
+  for (const thread of threadsIn(session, scene)) {
+    const lane = graph.laneIndex.get(thread.from);
+    if (lane !== undefined && !isFed(graph, lane)) add(sourceAt(graph, lane, thread, { thread: thread.id }));
+  }
+  const host = hostOf(rig.devices, session);
+  for (const track of host === undefined ? [] : session.tracks)
+    for (let side = 1; side <= track.width; side++) {
+      const lane = graph.laneIndex.get(laneIdOf(host?.id ?? '', trackPort(track, 'play'), side));
+      if (lane === undefined || graph.outgoing.start[lane] === graph.outgoing.start[lane + 1]) continue;
+      add(sourceAt(graph, lane, playbackLevel(session, track), { track: track.id }));
+    }
+  return [...sources.values()];
+}

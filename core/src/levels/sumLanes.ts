@@ -1,0 +1,28 @@
+import type { Lane, SignalGraph } from '../graph/signalGraph';
+import type { LevelField } from './levelField';
+
+/** The greatest level of a lane, in its unit; undefined where it is not known. */
+export const maxOf = ({ medium, output, input }: Lane): number | undefined =>
+  medium === 'digital' ? 0 : (output?.maxDbu ?? input?.maxDbu);
+
+/** Whether something is added at a lane: more than one edge brings sound to it. */
+export function isSum(graph: SignalGraph, field: LevelField, lane: number): boolean {
+  const { start, edge: list } = graph.incoming;
+  if ((start[lane + 1] ?? 0) - (start[lane] ?? 0) < 2) return false;
+  let bringing = 0;
+  for (let i = start[lane] ?? 0; i < (start[lane + 1] ?? 0); i++) {
+    const edge = graph.edges[list[i] ?? -1];
+    if (edge?.closed === true && field.arrivals[edge.from] !== undefined) bringing++;
+  }
+  return bringing > 1;
+}
+
+/** The buses, summing inputs and mixes of a scene: lanes where several sounds come together, in lane order. */
+export const sumLanes = (graph: SignalGraph, field: LevelField): readonly number[] =>
+  field.arrivals.flatMap((arrivals, lane) =>
+    arrivals !== undefined &&
+    new Set(arrivals.map(({ source }) => source)).size > 1 &&
+    isSum(graph, field, lane)
+      ? [lane]
+      : [],
+  );

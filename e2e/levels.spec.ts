@@ -1,0 +1,57 @@
+import { expect, test } from '@playwright/test';
+import { freshDemo, openStage, TRACKING, watchConsole } from './studio';
+
+test.beforeEach(async ({ page }) => {
+  await freshDemo(page);
+});
+
+test('a finding is mended with one key after a look at what it would do, and undone', async ({ page }) => {
+  await openStage(page, 'findings');
+  await page
+    .getByRole('button', { name: /Peak over a maximum level/ })
+    .first()
+    .focus();
+  const repairs = page.getByRole('region', { name: 'Repairs' });
+  await expect(repairs).toContainText('Turn Mic preamp 2 to +52.0 dB');
+  await expect(repairs).toContainText('mends this one');
+  await page.keyboard.press('r');
+  await expect(page.getByText('7 open, 0 waived')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText('8 open, 0 waived')).toBeVisible();
+});
+
+test('a knob is tried: ladder and findings move, nothing is changed until it is set', async ({ page }) => {
+  await openStage(page, 'findings');
+  await page
+    .getByRole('button', { name: /Peak over a maximum level/ })
+    .first()
+    .click();
+  const strip = page.getByRole('region', { name: 'Thread strip' });
+  await strip.getByRole('button', { name: 'Mic preamp mic in 2' }).click();
+  await page.getByLabel('what if').fill('40');
+  await expect(page.getByText('What if', { exact: true })).toBeVisible();
+  await expect(page.getByText('7 open, 0 waived')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('8 open, 0 waived')).toBeVisible();
+});
+
+test('levels and time: ladder and comb are drawn, the clock shows who follows whom, the line-up is filled in', async ({
+  page,
+}) => {
+  const alarming = watchConsole(page);
+  await openStage(page, 'levels');
+  await expect(page.locator('ft-chart .main-svg').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Line-up sheet' }).click();
+  await page.getByLabel('Read at 24×24 converter out 1, dBu').fill('3.6');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText('◆ −0.4')).toBeVisible();
+  const pdf = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Print (PDF)' }).click();
+  expect((await pdf).suggestedFilename()).toBe('lamplighters-ledger-tracking-line-up.pdf');
+  await page.goto(`${TRACKING}/time`);
+  await expect(page.getByRole('heading', { name: 'LAMP at bus Dialogue left' })).toBeVisible();
+  await expect(page.locator('ft-chart .main-svg').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Clock' }).click();
+  await expect(page.getByRole('heading', { name: 'House clock is master' })).toBeVisible();
+  expect(alarming).toEqual([]);
+});

@@ -1,0 +1,47 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { Advised } from '@ft/core/plan/advice/adviceView';
+import type { ThreadId } from '@ft/core/rig/ids';
+import { formatDb, formatLevel } from '@ft/core/units/format';
+import { Chart } from '../charts/chart';
+import { asked } from '../state/asked';
+import { PlanActions, planFeature } from '../state/plan.feature';
+import { StudioActions } from '../state/studio.actions';
+import { ladderChart } from './ladder-chart';
+
+/** The ladder of one thread as a chart, with what to turn and where its noise is made. */
+@Component({
+  selector: 'ft-ladder-tab',
+  imports: [Chart],
+  templateUrl: './ladder-tab.html',
+  styleUrl: './two-columns.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class LadderTab {
+  private readonly store = inject(Store);
+  private readonly plan = this.store.selectSignal(planFeature.selectPlan);
+  protected readonly strip = this.store.selectSignal(planFeature.selectStrip);
+  protected readonly rows = computed(() => this.plan()?.rows ?? []);
+  protected readonly advice = asked(
+    computed(() => this.strip()?.thread),
+    (api, id) => api.threadAdvice(id),
+  );
+  protected readonly worst = computed(() => {
+    const strip = this.strip();
+    return strip?.hops[strip.worst];
+  });
+  protected readonly make = computed(() => {
+    const strip = this.strip();
+    return () => (strip === null ? { data: [], layout: {} } : ladderChart(strip));
+  });
+  protected readonly db = formatDb;
+  protected readonly level = formatLevel;
+
+  protected select(id: ThreadId): void {
+    this.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id }, quietly: true }));
+  }
+
+  protected take({ label, edits }: Advised): void {
+    if (label !== undefined) this.store.dispatch(StudioActions.change({ label, edits }));
+  }
+}

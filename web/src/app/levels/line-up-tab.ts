@@ -1,0 +1,65 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Store } from '@ngrx/store';
+import type { LineUpRow } from '@ft/core/plan/levels/lineUpSheet';
+import { formatGain, formatLevel } from '@ft/core/units/format';
+import { typedNumber } from '@ft/core/units/typedNumber';
+import { sheetAddress } from '../state/api.service';
+import { asked } from '../state/asked';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+
+const KINDS: Readonly<Record<LineUpRow['kind'], string>> = {
+  output: 'Outputs: send from the DAW, read at the connector',
+  input: 'Inputs: send into the connector, read in the DAW',
+  console: 'Consoles and summing: send into the connector, read at the direct out or the bus',
+};
+
+/** The tones to send, what to expect, what was read, and the error. */
+@Component({
+  selector: 'ft-line-up-tab',
+  templateUrl: './line-up-tab.html',
+  styleUrl: './stacked.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class LineUpTab {
+  private readonly store = inject(Store);
+  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
+  private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
+  private readonly asking = signal(true);
+  protected readonly rows = asked(this.asking, (api) => api.lineUp());
+  protected readonly groups = computed(() =>
+    (Object.keys(KINDS) as LineUpRow['kind'][])
+      .map((kind) => ({ title: KINDS[kind], rows: (this.rows() ?? []).filter((row) => row.kind === kind) }))
+      .filter(({ rows }) => rows.length > 0),
+  );
+  protected readonly level = formatLevel;
+  protected readonly gain = formatGain;
+
+  protected address(): string {
+    const [studioId, place] = [this.studioId(), this.place()];
+    return studioId === null || place === null ? '' : sheetAddress(studioId, place, 'line-up.pdf');
+  }
+
+  /** Keeps what was read; an emptied field takes the reading back. */
+  protected enter(row: LineUpRow, field: HTMLInputElement): void {
+    const session = this.place()?.session;
+    const text = field.value.trim();
+    const value = typedNumber(text);
+    if (text !== '' && (value === undefined || value < -150 || value > 60)) {
+      const told = `“${text}” is not a level. Type what the meter shows, in ${row.expectUnit}.`;
+      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: told }));
+      return;
+    }
+    const base = { session, id: row.station };
+    const label = `Line-up: ${row.name} read ${text === '' ? 'again' : text}`;
+    const edits =
+      row.read === undefined
+        ? value === undefined
+          ? []
+          : [{ type: 'reading.add', session, item: { id: row.station, level: value } }]
+        : value === undefined
+          ? [{ type: 'reading.remove', ...base }]
+          : [{ type: 'reading.set', ...base, field: 'level', value, was: row.read }];
+    if (edits.length > 0) this.store.dispatch(StudioActions.change({ label, edits }));
+  }
+}

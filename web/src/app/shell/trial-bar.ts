@@ -1,0 +1,64 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { formatGain } from '@ft/core/units/format';
+import { PlanActions, planFeature } from '../state/plan.feature';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+
+/** Says that what is shown is a “what if”, and ends it one way or the other. */
+@Component({
+  selector: 'ft-trial-bar',
+  template: `
+    @if (trial(); as it) {
+      <div role="status">
+        <span class="warning">◆</span>
+        <strong>What if</strong> {{ it.name }}
+        <span class="num">{{ gain(it.value) }} {{ it.unit }}</span>
+        <span class="quiet"
+          >levels, findings and ladder are shown as they would be; nothing is changed yet</span
+        >
+        <span class="fill"></span>
+        <button type="button" class="main" (click)="keep()">Set it so</button>
+        <button type="button" (click)="back()">Back <kbd>Esc</kbd></button>
+      </div>
+    }
+  `,
+  styles: `
+    div {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0.2rem 0.6rem;
+      padding: 0.3rem 0.75rem;
+      background: var(--ft-select);
+      border-bottom: 1px solid var(--ft-warning);
+    }
+    .fill {
+      flex: 1;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown.escape)': 'back()' },
+})
+export class TrialBar {
+  private readonly store = inject(Store);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
+  protected readonly trial = this.store.selectSignal(planFeature.selectTrial);
+  protected readonly gain = formatGain;
+
+  protected keep(): void {
+    const [trial, place, scene] = [this.trial(), this.place(), this.found()?.scene];
+    if (trial === null || place === null || scene === undefined) return;
+    const { key, value, name, unit } = trial;
+    const edit = { type: 'setting.set', ...place, key, value, was: scene.settings[key] ?? null };
+    this.store.dispatch(PlanActions.endTrial());
+    this.store.dispatch(
+      StudioActions.change({ label: `${name} ${formatGain(value)} ${unit}`, edits: [edit] }),
+    );
+  }
+
+  protected back(): void {
+    if (this.trial() !== null) this.store.dispatch(PlanActions.endTrial());
+  }
+}

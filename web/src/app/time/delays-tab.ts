@@ -1,0 +1,116 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { formatMs, formatSamples } from '@ft/core/units/format';
+import { idFromName } from '@ft/core/rig/ids';
+import type { Performer } from '@ft/core/session/performerSchema';
+import { USUAL_CUE_LIMIT_MS } from '@ft/core/session/performerSchema';
+import { HEARING_TABLES } from '@ft/core/units/hearing';
+import { typedNumber } from '@ft/core/units/typedNumber';
+import { asked } from '../state/asked';
+import { StudioActions } from '../state/studio.actions';
+import { studioFeature } from '../state/studio.feature';
+
+/** Hardware inserts, performers and loudspeakers: how late each is, and what is allowed. */
+@Component({
+  selector: 'ft-delays-tab',
+  templateUrl: './delays-tab.html',
+  styleUrl: '../levels/stacked.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class DelaysTab {
+  private readonly store = inject(Store);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+  private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+  private readonly asking = signal(true);
+  protected readonly time = asked(this.asking, (api) => api.time());
+  protected readonly session = computed(() => this.found()?.session);
+  protected readonly performers = computed(() => this.session()?.performers ?? []);
+  protected readonly headphones = computed(
+    () => this.studio()?.rig.devices.filter(({ type }) => type === 'headphones') ?? [],
+  );
+  /** Names of the input list that are no performer yet. */
+  protected readonly others = computed(() => {
+    const known = new Set(this.performers().map(({ name }) => name));
+    const names = (this.session()?.threads ?? []).map(({ performer }) => performer);
+    return [...new Set(names)].filter((name) => name !== '' && !known.has(name)).sort();
+  });
+  protected readonly tables = HEARING_TABLES;
+  protected readonly ms = formatMs;
+  protected readonly samples = formatSamples;
+
+  protected heard(performer: Performer) {
+    return this.time()?.performers.filter((each) => each.performer === performer.id) ?? [];
+  }
+
+  protected add(name: string): void {
+    if (name === '') return;
+    const taken = new Set<string>(this.performers().map(({ id }) => id));
+    const id = idFromName(name, taken, 'performer');
+    this.change(`Cues: ${name}`, {
+      type: 'performer.add',
+      item: { id, name, cueLimitMs: USUAL_CUE_LIMIT_MS },
+    });
+  }
+
+  protected remove({ id, name }: Performer): void {
+    this.change(`Cues: ${name} taken off`, { type: 'performer.remove', id });
+  }
+
+  protected wear(performer: Performer, device: string): void {
+    this.set(
+      performer,
+      'headphones',
+      device === '' ? null : device,
+      performer.headphones ?? null,
+      'headphones',
+    );
+  }
+
+  protected limit(performer: Performer, field: HTMLInputElement): void {
+    const value = this.figure(field, 0.1, 500, 'ms');
+    if (value !== undefined)
+      this.set(performer, 'cueLimitMs', value, performer.cueLimitMs, `limit ${String(value)} ms`);
+  }
+
+  protected hours(performer: Performer, field: HTMLInputElement): void {
+    const was = performer.hoursADay ?? null;
+    if (field.value.trim() === '') {
+      this.set(performer, 'hoursADay', null, was, 'hours left open');
+      return;
+    }
+    const value = this.figure(field, 0, 24, 'hours');
+    if (value !== undefined) this.set(performer, 'hoursADay', value, was, `${String(value)} h a day`);
+  }
+
+  protected setTable(value: string): void {
+    const session = this.session();
+    if (session === undefined || value === session.hearingTable) return;
+    const edit = {
+      type: 'session.set',
+      id: session.id,
+      field: 'hearingTable',
+      value,
+      was: session.hearingTable,
+    };
+    this.store.dispatch(
+      StudioActions.change({ label: `Cue levels held against ${value.toUpperCase()}`, edits: [edit] }),
+    );
+  }
+
+  private figure(field: HTMLInputElement, min: number, max: number, unit: string): number | undefined {
+    const value = typedNumber(field.value);
+    if (value !== undefined && value >= min && value <= max) return value;
+    const text = `“${field.value}” does not fit. Type ${unit}, from ${String(min)} to ${String(max)}.`;
+    this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+    return undefined;
+  }
+
+  private set({ id, name }: Performer, field: string, value: unknown, was: unknown, words: string): void {
+    this.change(`Cues: ${name}, ${words}`, { type: 'performer.set', id, field, value, was });
+  }
+
+  private change(label: string, edit: { readonly type: string; readonly [more: string]: unknown }): void {
+    const session = this.session()?.id;
+    this.store.dispatch(StudioActions.change({ label, edits: [{ ...edit, session }] }));
+  }
+}

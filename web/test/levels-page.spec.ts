@@ -1,0 +1,122 @@
+import { saltglassRooms } from '@ft/demo/saltglass';
+import { LevelsPage } from '../src/app/levels/levels-page';
+import { PlanActions, planFeature } from '../src/app/state/plan.feature';
+import { StudioActions } from '../src/app/state/studio.actions';
+import { studioFeature } from '../src/app/state/studio.feature';
+import { drawn } from './create-plotly.stub';
+import { FakeApi } from './fake-api';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+let desk: Bench;
+let page: Mounted<LevelsPage>;
+
+const session = () => desk.store.selectSignal(studioFeature.selectFound)()!.session;
+const choose = async (tab: RegExp, shows: string): Promise<void> => {
+  page.button(tab).click();
+  await page.says(shows);
+};
+
+beforeEach(async () => {
+  const api = new FakeApi();
+  api.studioNow = saltglassRooms();
+  desk = bench(api);
+  await desk.open();
+  drawn.length = 0;
+  page = desk.mount(LevelsPage);
+});
+afterEach(() => {
+  page.element.remove();
+});
+
+describe('the ladder', () => {
+  it('is drawn for the selected thread, with its tightest place, its preamp and its noise', async () => {
+    desk.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: 'line-2' as never } }));
+    await page.says('Mic preamp 2 to');
+    expect(page.text()).toContain('24×24 converter line in 2: peak +25.3 dBu, maximum +22.0 dBu');
+    expect(page.text()).toContain('Where its noise is made');
+    await until(() => drawn.length > 0, 'the chart');
+    expect(drawn[0]!.map(({ name }) => name)).toEqual(['maximum', 'peak', 'nominal', 'noise']);
+  });
+
+  it('sets the preamp as advised, in one change', async () => {
+    desk.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: 'line-2' as never } }));
+    await page.says('Set Mic preamp 2 to');
+    page.button(/^\s*Set Mic preamp 2/).click();
+    const open = desk.store.selectSignal(planFeature.selectOpenFindings);
+    await until(() => !open().some(({ rule }) => rule === 'over-max-input'), 'the mended level');
+    await page.says('Mic preamp 2 stands right');
+  });
+});
+
+describe('all together', () => {
+  it('lists where sounds meet, and what each brings to the chosen place', async () => {
+    await choose(/All together/, 'bus Dialogue left');
+    page.button(/bus Dialogue left/).click();
+    await page.says('what each source brings');
+    await until(
+      () => (page.element.querySelector('.parts')?.textContent ?? '').includes('LAMP'),
+      'the lamplighter',
+    );
+  });
+});
+
+describe('outboard', () => {
+  it('advises reference levels and trims of inserts, and takes them', async () => {
+    const { id, hostProfile: was } = session();
+    const edit = { type: 'session.set', id, field: 'hostProfile', value: { ...was, trims: true }, was };
+    desk.store.dispatch(StudioActions.change({ label: 'A host that trims', edits: [edit] }));
+    await choose(/Outboard/, 'CRUSH, slot 1');
+    expect(page.text()).toContain('room over full scale');
+    await page.says('Trim slot 1 of CRUSH');
+    page.button(/Trim slot 1 of CRUSH/).click();
+    await until(() =>
+      session().tracks.some(({ inserts }) => inserts[0]?.kind === 'hardware' && inserts[0].sendTrimDb !== 0),
+    );
+    await page.says('where it should');
+  });
+
+  it('refuses a level that is none, and says what fits', async () => {
+    await choose(/Outboard/, 'CRUSH, slot 1');
+    const field = page.element.querySelector<HTMLInputElement>('#sweet')!;
+    field.value = 'hot';
+    field.dispatchEvent(new Event('change'));
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    expect(notices().at(-1)!.text).toMatch(/“hot” is not a level .* from -40 to \+40/);
+  });
+});
+
+describe('the line-up sheet', () => {
+  const field = (channel: string): HTMLInputElement =>
+    [...page.element.querySelectorAll('input')].find(
+      (each) => each.getAttribute('aria-label')?.startsWith(`Read at ${channel},`) === true,
+    )!;
+  const enter = (channel: string, text: string): void => {
+    const input = field(channel);
+    input.value = text;
+    input.dispatchEvent(new Event('change'));
+  };
+
+  it('keeps what was read and tells the error; emptied, it forgets', async () => {
+    await choose(/Line-up/, '24×24 converter out 1');
+    enter('24×24 converter out 1', '3,6');
+    await page.says('◆ −0.4');
+    enter('24×24 converter out 1', '4.1');
+    await page.says('✓ +0.1');
+    enter('24×24 converter out 1', '');
+    await until(() => session().readings.length === 0);
+  });
+
+  it('refuses what is no level', async () => {
+    await choose(/Line-up/, '24×24 converter out 1');
+    enter('24×24 converter out 1', 'loud');
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    expect(notices().at(-1)!.text).toBe('“loud” is not a level. Type what the meter shows, in dBu.');
+    expect(session().readings).toEqual([]);
+  });
+
+  it('goes to paper', async () => {
+    await choose(/Line-up/, '24×24 converter out 1');
+    expect(page.element.querySelector('a')!.getAttribute('href')).toMatch(/\/line-up\.pdf$/);
+  });
+});

@@ -1,0 +1,112 @@
+import { saltglassRooms } from '@ft/demo/saltglass';
+import { studioFeature } from '../src/app/state/studio.feature';
+import { planFeature } from '../src/app/state/plan.feature';
+import { TimePage } from '../src/app/time/time-page';
+import { drawn } from './create-plotly.stub';
+import { FakeApi } from './fake-api';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+let desk: Bench;
+let page: Mounted<TimePage>;
+
+const select = (label: string): HTMLSelectElement =>
+  page.element.querySelector<HTMLSelectElement>(
+    `select[aria-label="${label}"], select#${label.replace(/\W/g, '-')}`,
+  )!;
+const change = (element: HTMLInputElement | HTMLSelectElement, value: string): void => {
+  element.value = value;
+  element.dispatchEvent(new Event('change'));
+};
+const session = () => desk.store.selectSignal(studioFeature.selectFound)()!.session;
+const rules = () =>
+  desk.store
+    .selectSignal(planFeature.selectOpenFindings)()
+    .map(({ rule }) => rule);
+
+beforeEach(async () => {
+  const api = new FakeApi();
+  api.studioNow = saltglassRooms();
+  desk = bench(api);
+  await desk.open();
+  drawn.length = 0;
+  page = desk.mount(TimePage);
+});
+afterEach(() => {
+  page.element.remove();
+});
+
+describe('ways that meet', () => {
+  it('shows the comb of the crushed lamplighter', async () => {
+    await page.says('LAMP at bus Dialogue left');
+    expect(page.text()).toContain('160 Hz, 480 Hz');
+    await until(() => drawn.length > 0, 'the chart');
+    expect((drawn[0]![0] as { x: number[] }).x).toHaveLength(2400);
+  });
+});
+
+describe('delays', () => {
+  beforeEach(async () => {
+    page.button(/^Delays$/).click();
+    await page.says('Imke Tarrow');
+  });
+
+  it('tells how late a performer hears themself, and finds it over the limit', async () => {
+    await page.says('4.46 ms');
+    change(page.element.querySelector('[aria-label="Limit of Imke Tarrow, ms"]')!, '4');
+    await until(() => rules().includes('cue-delay'), 'the finding');
+  });
+
+  it('adds a name of the input list, gives them headphones, and takes them off', async () => {
+    change(select('another'), 'Joss Verrill');
+    await page.says('Joss Verrill');
+    await until(() => session().performers.some(({ name }) => name === 'Joss Verrill'));
+    page.fixture.detectChanges();
+    change(select('Headphones of Joss Verrill'), 'conductor-headphones');
+    await until(() => session().performers.some(({ headphones }) => headphones === 'conductor-headphones'));
+    page.fixture.detectChanges();
+    page.button(/Take off Joss Verrill/).click();
+    await until(() => !session().performers.some(({ name }) => name === 'Joss Verrill'));
+  });
+
+  it('refuses a limit that does not fit', () => {
+    change(page.element.querySelector('[aria-label="Limit of Imke Tarrow, ms"]')!, 'soon');
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    expect(notices().at(-1)!.text).toBe('“soon” does not fit. Type ms, from 0.1 to 500.');
+  });
+
+  it('lists inserts with what is left late', async () => {
+    await page.says('◆ 150');
+    expect(page.text()).toContain('1 of about 20 hardware inserts');
+  });
+});
+
+describe('the clock', () => {
+  beforeEach(async () => {
+    page.button(/^Clock$/).click();
+    await page.says('House clock is master');
+  });
+
+  it('shows who follows whom, and finds two masters at once', async () => {
+    expect(page.text()).toContain('└ Kiln stagebox');
+    change(select('Clock of Kiln stagebox'), 'internal');
+    await page.says('2 masters');
+    expect(rules()).toContain('clock-masters');
+    change(select('Clock of Kiln stagebox'), '');
+    await page.says('nobody has said');
+  });
+
+  it('tells what would not fit at another rate before it is taken', async () => {
+    change(select('rate'), '96000');
+    await page.says('4 threads stop');
+    expect(session().sampleRateHz).toBe(48_000);
+    page.button(/Set the session to 96 kHz/).click();
+    await until(() => session().sampleRateHz === 96_000);
+    await until(() => rules().includes('lanes-lost-at-rate'), 'the finding');
+  });
+
+  it('plans automation on another console, which timecode does not reach', async () => {
+    change(select('automated'), 'kiln-desk');
+    await until(() => rules().includes('timecode-missing'), 'the finding');
+  });
+});
