@@ -1,4 +1,4 @@
-import { nets } from '../graph/nets';
+import { netsAfter } from '../graph/nets';
 import { reach } from '../graph/reach';
 import { recompile } from '../graph/recompile';
 import type { SignalGraph } from '../graph/signalGraph';
@@ -101,7 +101,7 @@ export function checkContextAfter(
   return {
     ...surroundings(rig, session, scene, floor, graph, rejoined ? undefined : before.clocks),
     threads: threads.flatMap((thread) => anew.get(thread) ?? kept.get(thread) ?? []),
-    nets: rejoined ? nets(graph) : before.nets,
+    nets: rejoined ? netsAfter(before.nets, graph, drivers) : before.nets,
     field: levelFieldAfter(
       before.field,
       graph,

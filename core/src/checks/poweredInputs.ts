@@ -1,4 +1,6 @@
-import type { Lane, SignalGraph } from '../graph/signalGraph';
+import { rigMemo } from '../graph/rigMemo';
+import type { Lane } from '../graph/signalGraph';
+import { stationStartingAt } from '../graph/stationStartingAt';
 import { settingKeyOf } from '../rig/settings';
 import type { CheckContext } from './context';
 import type { EntityRef } from './finding';
@@ -10,17 +12,10 @@ export interface PoweredInput {
   readonly ref: EntityRef & { readonly kind: 'station' | 'lane' };
 }
 
-/** Inputs that can be given 48 V; graphs of one rig share their lanes' index, so each rig is looked through once. */
-const feedable = new WeakMap<SignalGraph['laneIndex'], readonly number[]>();
-
-function feedableLanes({ lanes, laneIndex }: SignalGraph): readonly number[] {
-  let found = feedable.get(laneIndex);
-  if (found === undefined) {
-    found = lanes.filter(({ input }) => input?.phantom !== undefined).map(({ index }) => index);
-    feedable.set(laneIndex, found);
-  }
-  return found;
-}
+/** Inputs that can be given 48 V. */
+const feedableLanes = rigMemo(({ lanes }) =>
+  lanes.filter(({ input }) => input?.phantom !== undefined).map(({ index }) => index),
+);
 
 /**
  * The inputs whose 48 V is on in the scene. The switch acts on the connector: a console channel that
@@ -32,7 +27,7 @@ export function poweredInputs({ graph, scene }: CheckContext): readonly PoweredI
     const knob = lane?.input?.phantom;
     if (lane === undefined || knob === undefined) return [];
     if (scene.settings[settingKeyOf(lane.device, knob.setting, knob.channel)] !== true) return [];
-    const station = graph.stations.find((each) => each.in === index)?.id;
+    const station = stationStartingAt(graph).get(index)?.id;
     return [
       { lane, ref: station === undefined ? { kind: 'lane', id: lane.id } : { kind: 'station', id: station } },
     ];

@@ -45,6 +45,11 @@ export function propose(replica: Replica, change: Change): Proposal {
   return { ok: true, replica: { ...replica, pending: [...replica.pending, change], studio: result.value } };
 }
 
+/** Whether a line is the change that was made here first, as it was made: then all stands here as it says. */
+function isFirstPending({ pending: [first] }: Replica, entry: ServerEntry): boolean {
+  return first?.id === entry.change && JSON.stringify(first.edits) === JSON.stringify(entry.edits);
+}
+
 /**
  * Takes in a line of the history, own or somebody else's. A line already known changes nothing but that
  * its change is no longer pending: after a reload the answer to it may come later than the line did.
@@ -52,10 +57,16 @@ export function propose(replica: Replica, change: Change): Proposal {
 export function receive(replica: Replica, entry: ServerEntry): Replica {
   if (entry.revision <= replica.revision) return withdraw(replica, entry.change);
   if (entry.revision !== replica.revision + 1) throw new Error('a line of the history is missing');
+  const { revision } = entry;
+  const isFirst = isFirstPending(replica, entry);
+  // The usual case, and nothing to work out: what was shown before the server's word is what it says.
+  if (isFirst && replica.pending.length === 1 && replica.studio !== replica.confirmed)
+    return { ...replica, revision, confirmed: replica.studio, pending: [] };
   const result = applyChange(replica.confirmed, entry.edits);
   if (!result.ok) throw new Error('the server accepted a change that does not apply here');
   const pending = replica.pending.filter((change) => change.id !== entry.change);
-  return rebuilt({ ...replica, revision: entry.revision, confirmed: result.value, pending });
+  const next = { ...replica, revision, confirmed: result.value, pending };
+  return isFirst ? next : rebuilt(next);
 }
 
 /** Drops a pending change: one the server refused, or has had for long. */

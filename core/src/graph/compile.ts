@@ -114,13 +114,18 @@ export interface Compiled {
 }
 
 const compiledOf = new WeakMap<SignalGraph, Compiled>();
+const lastOf = new WeakMap<Rig, SignalGraph>();
 
 /** What a graph was made of; undefined for one that was not compiled. */
 export const compiledAs = (graph: SignalGraph): Compiled | undefined => compiledOf.get(graph);
 
+/** The graph of a rig that was compiled last, whichever scene it was of. */
+export const lastCompiled = (rig: Rig): SignalGraph | undefined => lastOf.get(rig);
+
 /** Keeps what a graph was made of beside it. */
 export function keepCompiled(compiled: Compiled): void {
   compiledOf.set(compiled.graph, compiled);
+  lastOf.set(compiled.rig, compiled.graph);
 }
 
 /** Lanes with a wire in them. A console's insert point whose return is wired to a bay is opened by that wire for good. */

@@ -1,5 +1,6 @@
 import type { SignalGraph } from './signalGraph';
 import { reach } from './reach';
+import { rigMemo } from './rigMemo';
 
 /** Everything that hangs on one piece of copper: the lane that drives it and the inputs it feeds. */
 export interface Net {
@@ -26,9 +27,23 @@ export function netDrivenBy(graph: SignalGraph, driver: number): Net {
   return { driver, lanes, loads };
 }
 
+const drivers = rigMemo(({ lanes }) =>
+  lanes
+    .filter(({ direction, medium, face }) => direction === 'out' && medium !== 'any' && face !== 'inside')
+    .map(({ index }) => index),
+);
+
 /** The nets of all outputs with electronics behind them, in lane order. */
-export function nets(graph: SignalGraph): readonly Net[] {
-  return graph.lanes
-    .filter((lane) => lane.direction === 'out' && lane.medium !== 'any' && lane.face !== 'inside')
-    .map((lane) => netDrivenBy(graph, lane.index));
-}
+export const nets = (graph: SignalGraph): readonly Net[] =>
+  drivers(graph).map((driver) => netDrivenBy(graph, driver));
+
+/**
+ * The nets after a change.
+ * @param before the nets of a graph with the same lanes.
+ * @param changed lanes whose copper leads to a change, or led there before it.
+ */
+export const netsAfter = (
+  before: readonly Net[],
+  graph: SignalGraph,
+  changed: ReadonlySet<number>,
+): readonly Net[] => before.map((net) => (changed.has(net.driver) ? netDrivenBy(graph, net.driver) : net));

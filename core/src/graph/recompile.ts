@@ -6,7 +6,7 @@ import type { Scene, Session } from '../session/sessionSchema';
 import { adjacency } from './adjacency';
 import { cordEdge } from './cableEdges';
 import type { Compiled } from './compile';
-import { compile, compiledAs, keepCompiled, plugs } from './compile';
+import { compile, compiledAs, keepCompiled, lastCompiled, plugs } from './compile';
 import type { DeviceParts } from './deviceParts';
 import { deviceParts, knobsByDevice } from './deviceParts';
 import { routeEdge } from './routeEdge';
@@ -209,10 +209,17 @@ export function recompile(before: SignalGraph, rig: Rig, session: Session, scene
     renumbered: new Map(),
   });
   if (compiled?.rig !== rig || !sameGround(compiled.session, session)) return whole();
+  if (compiled.scene === scene) return { graph: before, touched: new Set(), renumbered: new Map() };
   const step = new Step(compiled, session, scene);
   const turned = turnedDevices(compiled.scene, scene);
   for (const [place, { id }] of turned.size === 0 ? [] : rig.devices.entries())
     if (turned.has(id) && !step.device(place)) return whole();
   step.cords();
   return { graph: step.finish(rig), touched: step.touched, renumbered: step.renumbered };
+}
+
+/** What `compile` gives, from whichever scene of the rig was compiled last: scenes of one rig differ in little. */
+export function compileNear(rig: Rig, session: Session, scene: Scene): SignalGraph {
+  const before = lastCompiled(rig);
+  return before === undefined ? compile(rig, session, scene) : recompile(before, rig, session, scene).graph;
 }

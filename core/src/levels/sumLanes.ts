@@ -17,12 +17,16 @@ export function isSum(graph: SignalGraph, field: LevelField, lane: number): bool
   return bringing > 1;
 }
 
+/** Lanes where something is added, in lane order. */
+export function addingLanes(graph: SignalGraph, field: LevelField): readonly number[] {
+  const adding: number[] = [];
+  for (let lane = 0; lane < field.arrivals.length; lane++)
+    if (field.arrivals[lane] !== undefined && isSum(graph, field, lane)) adding.push(lane);
+  return adding;
+}
+
 /** The buses, summing inputs and mixes of a scene: lanes where several sounds come together, in lane order. */
 export const sumLanes = (graph: SignalGraph, field: LevelField): readonly number[] =>
-  field.arrivals.flatMap((arrivals, lane) =>
-    arrivals !== undefined &&
-    new Set(arrivals.map(({ source }) => source)).size > 1 &&
-    isSum(graph, field, lane)
-      ? [lane]
-      : [],
+  addingLanes(graph, field).filter(
+    (lane) => new Set(field.arrivals[lane]?.map(({ source }) => source)).size > 1,
   );

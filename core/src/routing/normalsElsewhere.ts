@@ -1,4 +1,4 @@
-import { compile } from '../graph/compile';
+import { compileNear } from '../graph/recompile';
 import type { Rig } from '../rig/rigSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
@@ -14,7 +14,7 @@ function work(rig: Rig, session: Session, scene: Scene): ReadonlySet<string> {
   const names = new Set<string>();
   for (const other of session.scenes) {
     if (other.id === scene.id) continue;
-    const graph = compile(rig, session, other);
+    const graph = compileNear(rig, session, other);
     for (const { path } of realiseAll(graph, threadsIn(session, other)))
       for (const edge of path)
         if (edge.kind === 'normal')

@@ -1,4 +1,4 @@
-import { compile } from '../graph/compile';
+import { compileNear } from '../graph/recompile';
 import type { ThreadId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { Cord, Scene, Session, Thread } from '../session/sessionSchema';
@@ -66,7 +66,7 @@ export function prepare(
   only: readonly ThreadId[] | undefined,
 ): Prepared {
   const threads = threadsIn(session, scene);
-  const running = realiseAll(compile(rig, session, scene), threads);
+  const running = realiseAll(compileNear(rig, session, scene), threads);
   const runs = new Map(running.map((realisation) => [realisation.thread.id, realisation]));
   const own = ownCords(scene, threads, running, only);
   const space = buildSpace(rig, session, scene, own, normalsElsewhere(rig, session, scene));

@@ -134,7 +134,7 @@ describe('a sum at a point that has no maximum of its own', () => {
     threads: [1, 2].map((n) => ({
       ...{ from: `${n === 1 ? 'a' : 'b'}/out-1/1`, purpose: 'feed', to: `adder/in-${n}/1` },
       ...{ levelDbu: 4, crestDb: 3.0103 },
-    })) as NonNullable<Parts['threads']>,
+    })),
   });
 
   it('is judged at the first place downstream that has one', () => {

@@ -27,17 +27,13 @@ function slots(context: CheckContext): readonly Finding[] {
   });
 }
 
-/** Whether anything listens to the output of a unit. */
-function isListenedTo({ nets }: CheckContext, out: number): boolean {
-  return nets.some(({ driver, loads }) => driver === out && loads.length > 0);
-}
-
 /** Units that are fed and that nobody listens to; of a stereo unit, one of its sides is enough. */
 function units(context: CheckContext): readonly Finding[] {
-  const { graph, field } = context;
+  const { graph, field, nets } = context;
+  const listenedTo = new Set(nets.filter(({ loads }) => loads.length > 0).map(({ driver }) => driver));
   const heard = new Set(
     graph.stations
-      .filter(({ role, out }) => role === 'processor' && isListenedTo(context, out))
+      .filter(({ role, out }) => role === 'processor' && listenedTo.has(out))
       .map(({ device }) => device),
   );
   const fed = (station: GraphStation): boolean =>

@@ -1,6 +1,6 @@
 import { laneSum } from '../../levels/laneSum';
 import type { LaneSum } from '../../levels/laneSum';
-import { isSum, maxOf } from '../../levels/sumLanes';
+import { addingLanes, isSum, maxOf } from '../../levels/sumLanes';
 import type { Lane } from '../../graph/signalGraph';
 import { edgesFrom } from '../../graph/walk';
 import { TOLERANCE } from '../../units/tolerance';
@@ -25,9 +25,12 @@ function overFrom({ graph, field }: CheckContext, start: number): Over | undefin
     const lane = graph.lanes[at];
     if (lane === undefined || (at !== start && isSum(graph, field, at))) continue;
     const max = maxOf(lane);
-    if (max === undefined) for (const { to } of edgesFrom(graph, at)) ahead.add(to);
+    if (max === undefined) {
+      for (const { to } of edgesFrom(graph, at)) ahead.add(to);
+      continue;
+    }
     const { peak, worstPeak, ...sum } = laneSum(field, at);
-    if (max === undefined || peak === undefined || worstPeak === undefined) continue;
+    if (peak === undefined || worstPeak === undefined) continue;
     if (peak - max > TOLERANCE.levelDb) return { lane, sum: { ...sum, peak, worstPeak }, max };
   }
   return undefined;
@@ -35,8 +38,7 @@ function overFrom({ graph, field }: CheckContext, start: number): Over | undefin
 
 function run(context: CheckContext): readonly Finding[] {
   const reported = new Set<number>();
-  return context.graph.lanes.flatMap(({ index }): readonly Finding[] => {
-    if (context.field.arrivals[index] === undefined || !isSum(context.graph, context.field, index)) return [];
+  return addingLanes(context.graph, context.field).flatMap((index): readonly Finding[] => {
     const over = overFrom(context, index);
     if (over === undefined || over.sum.sources.length < 2 || reported.has(over.lane.index)) return [];
     reported.add(over.lane.index);

@@ -1,15 +1,18 @@
+import { rigMemo } from '../../graph/rigMemo';
 import { trace } from '../../graph/trace';
 import type { CheckContext } from '../context';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
+const timecodeInputs = rigMemo(({ lanes }) =>
+  lanes.filter(({ medium, direction }) => medium === 'timecode' && direction === 'in'),
+);
+
 function run({ rig, session, graph }: CheckContext): readonly Finding[] {
   const console = rig.devices.find(({ id }) => id === session.automatedConsole);
   if (console === undefined) return [];
-  const reached = graph.lanes
-    .filter(
-      ({ device, medium, direction }) => device === console.id && medium === 'timecode' && direction === 'in',
-    )
+  const reached = timecodeInputs(graph)
+    .filter(({ device }) => device === console.id)
     .some(({ index }) =>
       trace(graph, index, 'to').lanes.some((lane) => {
         const at = graph.lanes[lane];

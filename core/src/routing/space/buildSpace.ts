@@ -1,4 +1,4 @@
-import { compile } from '../../graph/compile';
+import { compileNear } from '../../graph/recompile';
 import type { Edge, SignalGraph } from '../../graph/signalGraph';
 import { MEDIA } from '../../rig/medium';
 import type { Medium } from '../../rig/medium';
@@ -8,7 +8,7 @@ import type { Weights } from '../costs';
 import { CROSSPOINT_PER_CORD, HOP_POINTS, keptCordPoints, newCordPoints, weightsOf } from '../costs';
 import { ArcList } from './arcList';
 import type { Choosables } from './choosableArcs';
-import { choosablesOf } from './choosableArcs';
+import { choosablesOf, pairKey } from './choosableArcs';
 import { hookOf, leadClass, leadsByClass, takenBy } from './leads';
 import type { LeadHub, RoutingSpace } from './routingSpace';
 import { ANY_MEDIUM, NONE } from './routingSpace';
@@ -26,19 +26,19 @@ interface Normals {
   readonly opens: readonly (readonly number[])[];
 }
 
+const NOTHING: readonly number[] = [];
+
 function normalsOf(graph: SignalGraph): Normals {
   const numberOf = new Map<number, number>();
-  const opens: number[][] = graph.lanes.map(() => []);
+  const opens: (readonly number[])[] = new Array<readonly number[]>(graph.lanes.length).fill(NOTHING);
   for (const edge of graph.edges) {
     if (!edge.closed || edge.openedBy.length === 0) continue;
     const number = numberOf.size;
     numberOf.set(edge.index, number);
-    for (const jack of edge.openedBy) opens[jack]?.push(number);
+    for (const jack of edge.openedBy) opens[jack] = [...(opens[jack] ?? NOTHING), number];
   }
   return { numberOf, opens };
 }
-
-const pairKey = (from: number, to: number): number => from * 0x4000000 + to;
 
 function addEdges(
   list: ArcList,
@@ -132,7 +132,7 @@ function leadHubs(
       hubs.push({ leads: priced.map(({ lead }) => lead), costs: priced.map(({ cost }) => cost), entry });
       return [hubs.length - 1];
     });
-  const hubsFrom: (readonly number[])[] = graph.lanes.map(() => []);
+  const hubsFrom: (readonly number[])[] = new Array<readonly number[]>(graph.lanes.length).fill(NOTHING);
   const known = new Map<string, readonly number[]>();
   for (const { direction, room, connector, index } of jacks) {
     if (direction !== 'out') continue;
@@ -167,29 +167,31 @@ export function buildSpace(
 ): RoutingSpace {
   const ours = new Set(own.map(({ id }) => id));
   const fixed = scene.cords.filter(({ id }) => !ours.has(id));
-  const graph = compile(rig, session, { ...scene, cords: fixed });
+  const graph = compileNear(rig, session, { ...scene, cords: fixed });
   const weights = weightsOf(session.routing);
   const normals = normalsOf(graph);
   const choosables = choosablesOf(rig, scene, graph);
-  const chosen = new Set(choosables.arcs.map(({ from, to }) => pairKey(from, to)));
   const opened = new Float64Array(normals.numberOf.size).fill(weights.normals);
   for (const [edgeIndex, number] of normals.numberOf) {
     const edge = graph.edges[edgeIndex];
     const name = `${graph.lanes[edge?.from ?? NONE]?.id ?? ''} ${graph.lanes[edge?.to ?? NONE]?.id ?? ''}`;
     if (usedElsewhere.has(name)) opened[number] = weights.normals + weights['others-normals'];
   }
-  const plugCost = Float64Array.from(normals.opens, (list) =>
-    list.reduce((sum, number) => sum + (opened[number] ?? 0), 0),
-  );
-  const laneMedium = Uint8Array.from(graph.lanes, ({ medium }) => MEDIUM_NUMBER.get(medium) ?? ANY_MEDIUM);
-  const list = new ArcList(graph.lanes.length);
-  addEdges(list, graph, weights, normals, chosen);
+  // Filled one by one: `from` with a function goes through an iterator, many times slower on this many lanes.
+  const plugCost = new Float64Array(graph.lanes.length);
+  const laneMedium = new Uint8Array(graph.lanes.length);
+  for (const { index, medium } of graph.lanes) {
+    plugCost[index] = (normals.opens[index] ?? NOTHING).reduce((sum, n) => sum + (opened[n] ?? 0), 0);
+    laneMedium[index] = MEDIUM_NUMBER.get(medium) ?? ANY_MEDIUM;
+  }
+  const list = new ArcList(laneMedium, graph.edges.length + choosables.arcs.length + own.length);
+  addEdges(list, graph, weights, normals, choosables.joined);
   addChoosables(list, choosables, weights);
   addOwnCords(list, graph, rig, weights, own, plugCost);
   return {
     graph,
     weights,
-    arcs: list.arcs(laneMedium),
+    arcs: list.arcs(),
     laneMedium,
     ...leadHubs(rig, graph, weights),
     plugCost,

@@ -30,6 +30,8 @@ export interface RouterKnob {
 export interface Choosables {
   readonly arcs: readonly ChoosableArc[];
   readonly knobs: readonly RouterKnob[];
+  /** The lanes the arcs join, as pair keys. */
+  readonly joined: ReadonlySet<number>;
 }
 
 interface DeviceChoice {
@@ -60,22 +62,27 @@ function choicesOf(device: Device): readonly DeviceChoice[] {
   return made;
 }
 
-function knobAt(
-  device: Device,
-  spec: SettingSpec | undefined,
-  key: SettingKey,
-  channel: number,
-  scene: Scene,
-): RouterKnob {
-  const initial = spec === undefined ? 0 : initialOf(spec, channel);
+const initialAt = (spec: SettingSpec | undefined, channel: number): SettingValue =>
+  spec === undefined ? 0 : initialOf(spec, channel);
+
+function standing({ key, initial }: Pick<RouterKnob, 'key' | 'initial'>, scene: Scene): RouterKnob {
   const value = scene.settings[key];
   return { key, value: value ?? initial, initial, set: value !== undefined };
 }
 
-/** Every route a knob of the rig can close, whether it is closed now or not. */
-export function choosablesOf(rig: Rig, scene: Scene, graph: SignalGraph): Choosables {
+/** Two lanes as one number. */
+export const pairKey = (from: number, to: number): number => from * 0x4000000 + to;
+
+/** What the routes of a rig's knobs are, wherever the knobs stand. */
+interface Ground {
+  readonly arcs: readonly ChoosableArc[];
+  readonly knobs: readonly Pick<RouterKnob, 'key' | 'initial'>[];
+  readonly joined: ReadonlySet<number>;
+}
+
+function groundOf(rig: Rig, graph: SignalGraph): Ground {
   const arcs: ChoosableArc[] = [];
-  const knobs: RouterKnob[] = [];
+  const knobs: Pick<RouterKnob, 'key' | 'initial'>[] = [];
   const knobOf = new Map<SettingKey, number>();
   for (const device of rig.devices) {
     const choices = choicesOf(device);
@@ -86,7 +93,7 @@ export function choosablesOf(rig: Rig, scene: Scene, graph: SignalGraph): Choosa
       if (knob === undefined) {
         knob = knobs.length;
         knobOf.set(key, knob);
-        knobs.push(knobAt(device, specs.get(setting), key, channel, scene));
+        knobs.push({ key, initial: initialAt(specs.get(setting), channel) });
       }
       const [start, end] = [graph.laneIndex.get(from), graph.laneIndex.get(to)];
       if (start === undefined || end === undefined || graph.faulty.has(start) || graph.faulty.has(end))
@@ -94,5 +101,16 @@ export function choosablesOf(rig: Rig, scene: Scene, graph: SignalGraph): Choosa
       arcs.push({ from: start, to: end, knob, value });
     }
   }
-  return { arcs, knobs };
+  return { arcs, knobs, joined: new Set(arcs.map(({ from, to }) => pairKey(from, to))) };
+}
+
+/** Graphs of one rig share their lanes' index, so each rig is listed once. */
+const grounds = new WeakMap<SignalGraph['laneIndex'], Ground>();
+
+/** Every route a knob of the rig can close, whether it is closed now or not. */
+export function choosablesOf(rig: Rig, scene: Scene, graph: SignalGraph): Choosables {
+  const ground = grounds.get(graph.laneIndex) ?? groundOf(rig, graph);
+  grounds.set(graph.laneIndex, ground);
+  const { arcs, joined } = ground;
+  return { arcs, joined, knobs: ground.knobs.map((knob) => standing(knob, scene)) };
 }

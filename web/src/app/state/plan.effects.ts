@@ -1,7 +1,7 @@
 import { inject } from '@angular/core';
 import { createEffect } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import { catchError, combineLatest, EMPTY, filter, from, map, of, switchMap } from 'rxjs';
+import { catchError, combineLatest, EMPTY, from, map, of, switchMap } from 'rxjs';
 import { Planner } from '../workers/planner.service';
 import { PlanActions, planFeature } from './plan.feature';
 import { studioFeature } from './studio.feature';
@@ -29,14 +29,21 @@ export const planScene = createEffect(
   { functional: true },
 );
 
-/** Draws the strip of the selection whenever either has changed. */
+/**
+ * Draws the strip of the selection whenever it changes or a plan is asked for. It does not wait for the
+ * plan to come: the worker answers in order, so both are there at once and are drawn in one frame.
+ */
 export const makeStrip = createEffect(
   (store = inject(Store), planner = inject(Planner)) => {
-    return combineLatest([
-      store.select(planFeature.selectSelection),
-      store.select(planFeature.selectPlan).pipe(filter((plan) => plan !== null)),
-    ]).pipe(
-      switchMap(([selection]) => (selection === null ? of(null) : from(planner.api.strip(selection)))),
+    return combineLatest([store.select(planFeature.selectSelection), planner.asked]).pipe(
+      switchMap(([selection]) =>
+        selection === null
+          ? of(null)
+          : from(planner.api.strip(selection)).pipe(
+              // The plan asked for before it has failed, and says why.
+              catchError(() => EMPTY),
+            ),
+      ),
       map((strip) => PlanActions.stripMade({ strip: strip ?? null })),
     );
   },
