@@ -23,6 +23,7 @@ import { cordBreaks } from '../session/sceneProblems';
 import type { Scene, Session } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';
 import { threadBreaks } from '../session/threadProblems';
+import type { KnownWays } from './nearestWays';
 
 /** A thread of the scene, how it runs, and its levels on the way. */
 export interface PlannedThread extends Realisation {
@@ -46,6 +47,8 @@ export interface CheckContext {
   readonly insertTrips: readonly InsertTrip[];
   /** What threads and cords of the scene ask of the rig that is not there, by their ids: ids of the rig. */
   readonly gone: ReadonlyMap<ThreadId | CordId, readonly string[]>;
+  /** Ways of threads that do not run, where they have been looked for. */
+  readonly known?: KnownWays;
 }
 
 const idsIn = (problems: readonly Problem[]): readonly string[] =>

@@ -8,6 +8,8 @@ import { soundSources } from '../levels/soundSources';
 import type { LaneId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import { realiseAll } from '../routing/realiseAll';
+import { sameRouting } from '../routing/sameRouting';
+import { choosableKeys } from '../routing/space/choosableArcs';
 import type { Floor } from '../session/floorSchema';
 import { BARE_FLOOR } from '../session/floorSchema';
 import type { Scene, Session, Thread } from '../session/sessionSchema';
@@ -98,7 +100,10 @@ export function checkContextAfter(
     ).map((each) => [each.thread, each]),
   );
   const kept = new Map(before.threads.map((each) => [each.thread, withNumbers(each, graph, renumbered)]));
+  const asksTheSame =
+    !rejoined && sameRouting(before, { session, scene }, (key) => choosableKeys(rig, graph).has(key));
   return {
+    ...(before.known && { known: { ...before.known, stale: before.known.stale || !asksTheSame } }),
     ...surroundings(rig, session, scene, floor, graph, rejoined ? undefined : before.clocks),
     threads: threads.flatMap((thread) => anew.get(thread) ?? kept.get(thread) ?? []),
     nets: rejoined ? netsAfter(before.nets, graph, drivers) : before.nets,

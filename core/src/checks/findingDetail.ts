@@ -33,8 +33,8 @@ export type FindingDetail =
         readonly station?: StationId;
         /** Legs it had that do not conduct any more; none where it was never patched. */
         readonly legs: readonly BrokenLeg[];
-        /** The nearest free way, or why there is none. */
-        readonly way: readonly ProposedCord[] | Obstacle;
+        /** The nearest free way, or why there is none; absent as long as it is being looked for. */
+        readonly way?: readonly ProposedCord[] | Obstacle;
       };
     }
   | {

@@ -2,6 +2,7 @@ import type { CheckContext, PlannedThread } from '../checks/context';
 import { checkContext } from '../checks/context';
 import { checkContextAfter } from '../checks/contextAfter';
 import { namingOf, threadName } from '../checks/naming';
+import { withWays } from '../checks/nearestWays';
 import type { CheckReport, ReportedFinding } from '../checks/runChecks';
 import { runChecks } from '../checks/runChecks';
 import type { GraphStation, SignalGraph } from '../graph/signalGraph';
@@ -151,6 +152,23 @@ function findingsByThread({ findings }: CheckReport): ReadonlyMap<string, readon
   return byThread;
 }
 
+/** What the screens show of a context that has been worked out. */
+export function planFrom(context: CheckContext): Plan {
+  const { rig, session, graph } = context;
+  const report = runChecks(context);
+  const byThread = findingsByThread(report);
+  const naming = namingOf(rig, session, graph);
+  const oneHost = hasOneHost(graph);
+  return {
+    rows: context.threads.map((planned) =>
+      rowOf(context, byThread.get(planned.thread.id) ?? [], planned, oneHost),
+    ),
+    findings: report.findings.map((reported) => findingView(reported, naming)),
+    idleWaivers: report.idleWaivers,
+    failedRules: report.failedRules,
+  };
+}
+
 /**
  * Works out a scene: rows, findings in words, waivers. Runs the pipeline once.
  * @param before the context of the scene before a change, from which what is untouched is taken over.
@@ -162,23 +180,10 @@ export function planOf(
   floor?: Floor,
   before?: CheckContext,
 ): { readonly plan: Plan; readonly context: CheckContext } {
-  const context =
+  const context = withWays(
     before === undefined
       ? checkContext(rig, session, scene, floor)
-      : checkContextAfter(before, rig, session, scene, floor);
-  const report = runChecks(context);
-  const byThread = findingsByThread(report);
-  const naming = namingOf(rig, session, context.graph);
-  const oneHost = hasOneHost(context.graph);
-  return {
-    context,
-    plan: {
-      rows: context.threads.map((planned) =>
-        rowOf(context, byThread.get(planned.thread.id) ?? [], planned, oneHost),
-      ),
-      findings: report.findings.map((reported) => findingView(reported, naming)),
-      idleWaivers: report.idleWaivers,
-      failedRules: report.failedRules,
-    },
-  };
+      : checkContextAfter(before, rig, session, scene, floor),
+  );
+  return { context, plan: planFrom(context) };
 }

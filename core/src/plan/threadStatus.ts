@@ -12,8 +12,8 @@ import { isPlugged } from '../session/onFloor';
 export type ThreadStatus = 'planned' | 'routed' | 'patched' | 'broken';
 
 /** Whether there is no way, not even if others moved. */
-const isStuck = (way: readonly ProposedCord[] | Obstacle): boolean =>
-  'code' in way && !(way.code === 'held' && way.remedy?.code === 're-plan');
+const isStuck = (way: readonly ProposedCord[] | Obstacle | undefined): boolean =>
+  way !== undefined && 'code' in way && !(way.code === 'held' && way.remedy?.code === 're-plan');
 
 /** Status of a thread from how it runs and what the checks found on it. */
 export function threadStatus(

@@ -1,5 +1,6 @@
 import type { CheckContext } from '@ft/core/checks/context';
 import { checkContext } from '@ft/core/checks/context';
+import { nearestWays } from '@ft/core/checks/nearestWays';
 import { applyChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { keepSame } from '@ft/core/edits/keepSame';
@@ -117,6 +118,8 @@ describe('a context taken over from the one before', () => {
       const after = planOf(studio.rig, session, scene, studio.floor, context);
       const whole = planOf(studio.rig, session, scene, studio.floor);
       if (after.context.graph.laneIndex === context.graph.laneIndex) takenOver++;
+      // Ways that were not looked for again must be those that would be found.
+      expect(after.context.known?.ways).toEqual(nearestWays(after.context));
       expect(told(after.context)).toEqual(told(whole.context));
       expect(after.plan).toEqual(whole.plan);
       context = after.context;

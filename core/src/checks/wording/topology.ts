@@ -34,6 +34,7 @@ function legsNamed({ legs }: Detail<'thread-incomplete'>, naming: Naming): strin
 }
 
 function incompleteRemedy({ way }: Detail<'thread-incomplete'>, naming: Naming): string {
+  if (way === undefined) return 'A way is being looked for.';
   if ('code' in way) return obstacleSentence(way, naming);
   if (way.length === 0) return 'Route it again; a way without cords is free.';
   const cords = way.map(({ from, to }) => `${naming.lane(from)} → ${naming.lane(to)}`).join('; ');

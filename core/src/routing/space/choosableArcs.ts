@@ -78,9 +78,10 @@ interface Ground {
   readonly arcs: readonly ChoosableArc[];
   readonly knobs: readonly Pick<RouterKnob, 'key' | 'initial'>[];
   readonly joined: ReadonlySet<number>;
+  readonly keys: ReadonlySet<SettingKey>;
 }
 
-function groundOf(rig: Rig, graph: SignalGraph): Ground {
+function listGround(rig: Rig, graph: SignalGraph): Ground {
   const arcs: ChoosableArc[] = [];
   const knobs: Pick<RouterKnob, 'key' | 'initial'>[] = [];
   const knobOf = new Map<SettingKey, number>();
@@ -101,16 +102,27 @@ function groundOf(rig: Rig, graph: SignalGraph): Ground {
       arcs.push({ from: start, to: end, knob, value });
     }
   }
-  return { arcs, knobs, joined: new Set(arcs.map(({ from, to }) => pairKey(from, to))) };
+  return {
+    ...{ arcs, knobs, keys: new Set(knobOf.keys()) },
+    joined: new Set(arcs.map(({ from, to }) => pairKey(from, to))),
+  };
 }
 
-/** Graphs of one rig share their lanes' index, so each rig is listed once. */
+/** Graphs of one rig share the index of their lanes, so each rig is listed once. */
 const grounds = new WeakMap<SignalGraph['laneIndex'], Ground>();
+
+function groundOf(rig: Rig, graph: SignalGraph): Ground {
+  const ground = grounds.get(graph.laneIndex) ?? listGround(rig, graph);
+  grounds.set(graph.laneIndex, ground);
+  return ground;
+}
 
 /** Every route a knob of the rig can close, whether it is closed now or not. */
 export function choosablesOf(rig: Rig, scene: Scene, graph: SignalGraph): Choosables {
-  const ground = grounds.get(graph.laneIndex) ?? groundOf(rig, graph);
-  grounds.set(graph.laneIndex, ground);
-  const { arcs, joined } = ground;
-  return { arcs, joined, knobs: ground.knobs.map((knob) => standing(knob, scene)) };
+  const { arcs, joined, knobs } = groundOf(rig, graph);
+  return { arcs, joined, knobs: knobs.map((knob) => standing(knob, scene)) };
 }
+
+/** The knobs the router may turn. */
+export const choosableKeys = (rig: Rig, graph: SignalGraph): ReadonlySet<SettingKey> =>
+  groundOf(rig, graph).keys;

@@ -1,11 +1,26 @@
 import { inject } from '@angular/core';
 import { createEffect } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import { catchError, combineLatest, EMPTY, from, map, of, switchMap } from 'rxjs';
+import type { Observable } from 'rxjs';
+import { catchError, combineLatest, EMPTY, expand, from, map, of, switchMap, timer } from 'rxjs';
+import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { Studio } from '@ft/core/session/studioSchema';
+import type { Planned } from '../workers/planner-api';
 import { Planner } from '../workers/planner.service';
 import { PlanActions, planFeature } from './plan.feature';
 import { studioFeature } from './studio.feature';
 import { onTrial } from './on-trial';
+
+/** Ways for threads that do not run are looked for when nobody has changed anything for so long. */
+const SETTLE_AFTER_MS = 150;
+
+/** The scene planned; and once more, when nothing follows soon, with the ways it had to look for. */
+const plannings = (planner: Planner, studio: Studio, place: ScenePlace): Observable<Planned> =>
+  from(planner.plan(studio, place)).pipe(
+    expand((planned) =>
+      planned.isSettled ? EMPTY : timer(SETTLE_AFTER_MS).pipe(switchMap(() => planner.api.settle())),
+    ),
+  );
 
 /** Plans the scene anew whenever the studio, the scene or a knob on trial changes; an outdated run is dropped. */
 export const planScene = createEffect(
@@ -16,7 +31,7 @@ export const planScene = createEffect(
       store.select(planFeature.selectTrial),
     ]).pipe(
       switchMap(([studio, place, trial]) =>
-        studio === null || place === null ? EMPTY : from(planner.plan(onTrial(studio, place, trial), place)),
+        studio === null || place === null ? EMPTY : plannings(planner, onTrial(studio, place, trial), place),
       ),
       map(({ plan, patchLines }) => PlanActions.planned({ plan, patchLines })),
       catchError((error: unknown, again) => {
@@ -30,17 +45,17 @@ export const planScene = createEffect(
 );
 
 /**
- * Draws the strip of the selection whenever it changes or a plan is asked for. It does not wait for the
- * plan to come: the worker answers in order, so both are there at once and are drawn in one frame.
+ * Draws the strip of the selection whenever it changes or a scene is sent. It does not wait for the plan:
+ * the levels are worked out first, and the strip needs no more.
  */
 export const makeStrip = createEffect(
   (store = inject(Store), planner = inject(Planner)) => {
-    return combineLatest([store.select(planFeature.selectSelection), planner.asked]).pipe(
+    return combineLatest([store.select(planFeature.selectSelection), planner.sent]).pipe(
       switchMap(([selection]) =>
         selection === null
           ? of(null)
           : from(planner.api.strip(selection)).pipe(
-              // The plan asked for before it has failed, and says why.
+              // The scene sent before it could not be taken in; the plan says why.
               catchError(() => EMPTY),
             ),
       ),

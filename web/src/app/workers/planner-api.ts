@@ -1,5 +1,8 @@
 import type { CheckContext } from '@ft/core/checks/context';
+import { checkContext } from '@ft/core/checks/context';
+import { checkContextAfter } from '@ft/core/checks/contextAfter';
 import type { EntityRef } from '@ft/core/checks/finding';
+import { areWaysKnown, withWays, withWaysLater } from '@ft/core/checks/nearestWays';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { keepSame } from '@ft/core/edits/keepSame';
 import type { Choice, ChoiceField } from '@ft/core/plan/choices';
@@ -9,7 +12,7 @@ import { findPlaces } from '@ft/core/plan/find';
 import type { PatchLine } from '@ft/core/plan/patchList';
 import { patchList } from '@ft/core/plan/patchList';
 import type { Plan } from '@ft/core/plan/plan';
-import { planOf } from '@ft/core/plan/plan';
+import { planFrom } from '@ft/core/plan/plan';
 import type { WayReasons } from '@ft/core/plan/routing/wayReasons';
 import { wayReasons } from '@ft/core/plan/routing/wayReasons';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
@@ -40,6 +43,14 @@ import { createTrackDesk } from './track-desk';
  */
 export type SentStudio = Omit<Studio, 'rig'> & { readonly rig?: Rig };
 
+/** A scene planned. */
+export interface Planned {
+  readonly plan: Plan;
+  readonly patchLines: readonly PatchLine[];
+  /** False while the ways of threads that do not run are still those of before, or none. */
+  readonly isSettled: boolean;
+}
+
 /** The state a worker keeps between calls: the scene it last planned. */
 export interface Desk {
   readonly studio: Studio;
@@ -49,7 +60,12 @@ export interface Desk {
 
 /** What the screen may ask of the core. The screen itself computes nothing. */
 export interface PlannerApi extends FloorDesk, LevelsDesk, RigDesk, SceneDesk, TrackDesk {
-  plan(sent: SentStudio, place: ScenePlace): { plan: Plan; patchLines: readonly PatchLine[] };
+  /** Takes a scene in and works out its levels; everything else asked is about this scene. */
+  prepare(sent: SentStudio, place: ScenePlace): void;
+  /** What the screens show of it. Ways for threads that do not run may have to be looked for. */
+  plan(): Planned;
+  /** Looks for those ways. */
+  settle(): Planned;
   strip(ref: EntityRef): Strip | undefined;
   choices(thread: Thread, field: ChoiceField, text: string): readonly Choice[];
   find(text: string): readonly FoundPlace[];
@@ -66,6 +82,12 @@ export interface PlannerApi extends FloorDesk, LevelsDesk, RigDesk, SceneDesk, T
 const samePlace = (desk: Desk | undefined, { session, scene }: ScenePlace): desk is Desk =>
   desk?.place.session === session && desk.place.scene === scene;
 
+const planned = (context: CheckContext): Planned => ({
+  plan: planFrom(context),
+  patchLines: patchList(context),
+  isSettled: areWaysKnown(context),
+});
+
 /** The planner: one scene at a time, always the one last planned. */
 export function createPlanner(): PlannerApi {
   let desk: Desk | undefined;
@@ -80,7 +102,7 @@ export function createPlanner(): PlannerApi {
     ...createRigDesk(there),
     ...createSceneDesk(there),
     ...createTrackDesk(there),
-    plan(sent, place) {
+    prepare(sent, place) {
       rig = sent.rig ?? rig;
       if (rig === undefined) throw new Error('the first studio sent brings its rig');
       // What came over is another object each time; what is equal is the one known already.
@@ -88,12 +110,15 @@ export function createPlanner(): PlannerApi {
       const studio: Studio = { ...others, rig };
       const found = findScene(studio, place);
       if (found === undefined) throw new Error('This scene is gone. Choose another one at the top.');
-      const { plan, context } = planOf(
-        ...([studio.rig, found.session, found.scene, studio.floor] as const),
-        samePlace(desk, place) ? desk.context : undefined,
-      );
+      const now = [studio.rig, found.session, found.scene, studio.floor] as const;
+      const context = samePlace(desk, place) ? checkContextAfter(desk.context, ...now) : checkContext(...now);
       desk = { studio, place, context };
-      return { plan, patchLines: patchList(context) };
+    },
+    plan: () => planned(withWaysLater(there().context)),
+    settle() {
+      const { context, ...rest } = there();
+      desk = { ...rest, context: withWays(context) };
+      return planned(desk.context);
     },
     strip: (ref) => stripOf(there().context, ref),
     choices(thread, field, text) {
