@@ -1,4 +1,5 @@
 import { DawPage } from '../src/app/daw/daw-page';
+import { TrialBar } from '../src/app/shell/trial-bar';
 import { planFeature } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
@@ -66,6 +67,32 @@ describe('the tracks of the DAW', () => {
     const strip = desk.store.selectSignal(planFeature.selectStrip);
     await until(() => strip()?.title === 'Mic 1');
     expect(strip()!.hops.some(({ laneName }) => laneName === 'Mic 1 in')).toBe(true);
+  });
+
+  it('are turned on trial: levels are shown as they would be, and set when told to', async () => {
+    await addTracks();
+    enter('Outputs of Mic 1', '1');
+    one('[aria-label="Monitor the input of Mic 1"]').click();
+    await until(() => desk.api.entries.length === 4, 'entry 4');
+    one('[aria-label="Fader dB of Mic 1"]').dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
+    const strip = desk.store.selectSignal(planFeature.selectStrip);
+    const atOutput = (): number | undefined =>
+      strip()?.hops.find(({ laneName }) => laneName === 'DAW output 1')?.nominal;
+    await until(() => strip()?.title === 'Mic 1' && atOutput() !== undefined, 'the strip of the track');
+    const before = atOutput()!;
+    page.fixture.detectChanges();
+    const slider = one('ft-track-trial input');
+    slider.value = '-12';
+    slider.dispatchEvent(new Event('input', { bubbles: true }));
+    await until(() => Math.abs(atOutput()! - before + 12) < 1e-6, 'the level on trial');
+    expect(session().tracks[0]!.faderDb).toBe(0);
+    page.fixture.detectChanges();
+    expect(one('ft-track-trial').textContent).toContain('−12.0 dB');
+    const bar = desk.mount(TrialBar);
+    expect(bar.text()).toContain('What if Mic 1: fader −12.0 dB');
+    bar.button(/Set it so/).click();
+    await until(() => session().tracks[0]!.faderDb === -12, 'the fader');
+    bar.element.remove();
   });
 
   it('say why a cell cannot be so, and keep what was typed', async () => {

@@ -104,15 +104,20 @@ describe('what if', () => {
     const open = desk.store.selectSignal(planFeature.selectOpenFindings);
     const was = gain();
     page = desk.mount(TrialBar);
-    const trial = { key: knob as never, value: 40, name: 'Mic preamp 2: Gain', unit: 'dB' };
-    desk.store.dispatch(PlanActions.tryKnob({ trial }));
+    const trial = {
+      on: { kind: 'knob', key: knob as never } as const,
+      value: 40,
+      name: 'Mic preamp 2: Gain',
+      unit: 'dB',
+    };
+    desk.store.dispatch(PlanActions.tryLevel({ trial }));
     await until(() => !open().some(({ rule }) => rule === 'over-max-input'), 'the finding to go');
     expect(gain()).toBe(was);
     page.fixture.detectChanges();
     expect(page.text()).toContain('What if Mic preamp 2: Gain +40.0 dB');
     page.press(document.body, 'Escape');
     await until(() => open().some(({ rule }) => rule === 'over-max-input'), 'the finding again');
-    desk.store.dispatch(PlanActions.tryKnob({ trial }));
+    desk.store.dispatch(PlanActions.tryLevel({ trial }));
     page.fixture.detectChanges();
     button(/Set it so/).click();
     await until(() => gain() === 40);

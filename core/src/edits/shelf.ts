@@ -40,7 +40,8 @@ export interface Shelf<T extends Item = Item> {
 const replace = <T extends Item>(items: readonly T[], id: string | undefined, change: (item: T) => T): T[] =>
   items.map((item) => (item.id === id ? change(item) : item));
 
-const inSession = (
+/** Changes one session. */
+export const inSession = (
   studio: Studio,
   id: string | undefined,
   change: (session: Session) => Session,

@@ -31,7 +31,7 @@ function readDestination(text: string, width: number, buses: readonly Bus[]): Ce
   return bus.ok ? value({ to: 'bus', bus: bus.value }) : bus;
 }
 
-const destinationText = (destination: Destination, width: number, buses: readonly Bus[]): string =>
+export const destinationText = (destination: Destination, width: number, buses: readonly Bus[]): string =>
   destination.to === 'host' ? hostText(destination.first, width) : `bus ${busName(buses, destination.bus)}`;
 
 /** Host inputs ("5", "5-6"), a bus ("bus Music"), or nothing. */

@@ -14,6 +14,7 @@ import { Planner } from '../workers/planner.service';
 import { DawChanges } from './daw-changes';
 import { DawHead } from './daw-head';
 import { TemplateForm } from './template-form';
+import { TrackTrial } from './track-trial';
 
 /** Typed columns after the name, with what one would type there. */
 const COLUMNS: readonly { readonly field: TrackField; readonly title: string; readonly hint: string }[] = [
@@ -32,7 +33,7 @@ const COLUMNS: readonly { readonly field: TrackField; readonly title: string; re
 /** The session's tracks as their host sees them. A cell is typed; the row says where it leads in the rig. */
 @Component({
   selector: 'ft-daw-page',
-  imports: [DawHead, TableExchange, TemplateForm],
+  imports: [DawHead, TableExchange, TemplateForm, TrackTrial],
   templateUrl: './daw-page.html',
   styleUrl: './daw-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -29,7 +29,8 @@ export class SettingChanges {
   set(cell: SettingCell, where: string, value: number | boolean): void {
     // The cell may show a knob on trial; what it was is what the scene says.
     const was = this.found()?.scene.settings[cell.key] ?? null;
-    if (this.trial()?.key === cell.key) this.store.dispatch(PlanActions.endTrial());
+    const on = this.trial()?.on;
+    if (on?.kind === 'knob' && on.key === cell.key) this.store.dispatch(PlanActions.endTrial());
     else if (value === cell.value) return;
     const edit = { type: 'setting.set', ...this.place(), key: cell.key, value, was };
     const shown = typeof value === 'boolean' ? (value ? 'on' : 'off') : `${String(value)} ${cell.spec.unit}`;

@@ -104,7 +104,8 @@ export class SettingField {
   protected attempt(value: number): void {
     const { key, spec } = this.cell();
     const name = `${this.where()}: ${spec.title}`;
-    this.store.dispatch(PlanActions.tryKnob({ trial: { key, value, name, unit: spec.unit } }));
+    const on = { kind: 'knob', key } as const;
+    this.store.dispatch(PlanActions.tryLevel({ trial: { on, value, name, unit: spec.unit } }));
   }
 
   protected choose(text: string): void {

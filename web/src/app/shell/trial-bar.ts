@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { formatGain } from '@ft/core/units/format';
+import { trialEdit } from '../state/on-trial';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
@@ -42,17 +43,17 @@ import { studioFeature } from '../state/studio.feature';
 })
 export class TrialBar {
   private readonly store = inject(Store);
-  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+  private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   protected readonly trial = this.store.selectSignal(planFeature.selectTrial);
   protected readonly gain = formatGain;
 
   protected keep(): void {
-    const [trial, place, scene] = [this.trial(), this.place(), this.found()?.scene];
-    if (trial === null || place === null || scene === undefined) return;
-    const { key, value, name, unit } = trial;
-    const edit = { type: 'setting.set', ...place, key, value, was: scene.settings[key] ?? null };
+    const [trial, place, studio] = [this.trial(), this.place(), this.studio()];
+    const edit = trial && place && studio && trialEdit(studio, place, trial);
     this.store.dispatch(PlanActions.endTrial());
+    if (trial === null || edit == null) return;
+    const { value, name, unit } = trial;
     this.store.dispatch(
       StudioActions.change({ label: `${name} ${formatGain(value)} ${unit}`, edits: [edit] }),
     );

@@ -1,13 +1,61 @@
-import { inScene } from '@ft/core/edits/shelf';
+import type { EditJson } from '@ft/core/edits/editKind';
+import { inScene, inSession } from '@ft/core/edits/shelf';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import { findScene } from '@ft/core/plan/scenePlace';
+import type { TrackGainChange } from '@ft/core/session/daw/trackGains';
+import { turnTrackGain } from '@ft/core/session/daw/trackGains';
+import type { Track } from '@ft/core/session/daw/trackSchema';
+import type { Session } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { Trial } from './plan.feature';
 
-/** The studio as it would be with a knob of the scene turned; the same object where none is on trial. */
-export const onTrial = (studio: Studio, place: ScenePlace, trial: Trial | null): Studio =>
-  trial === null
-    ? studio
-    : inScene(studio, place, (scene) => ({
-        ...scene,
-        settings: { ...scene.settings, [trial.key]: trial.value },
-      }));
+/** The track a level on trial is of, and how it would change; undefined where it is of no track, or is gone. */
+function trackChange(
+  session: Session | undefined,
+  { on, value }: Trial,
+): { readonly track: Track; readonly change: TrackGainChange } | undefined {
+  if (on.kind !== 'track') return undefined;
+  const track = session?.tracks.find(({ id }) => id === on.track);
+  const change = track && turnTrackGain(track, on.key, value);
+  return track && change && { track, change };
+}
+
+/** The studio as it would be with a level of the scene turned; the same object where none is on trial. */
+export function onTrial(studio: Studio, place: ScenePlace, trial: Trial | null): Studio {
+  if (trial === null) return studio;
+  const { on, value } = trial;
+  if (on.kind === 'knob')
+    return inScene(studio, place, (scene) => ({
+      ...scene,
+      settings: { ...scene.settings, [on.key]: value },
+    }));
+  return inSession(studio, place.session, (session) => {
+    const turned = trackChange(session, trial);
+    return {
+      ...session,
+      tracks: session.tracks.map((track) =>
+        track === turned?.track ? { ...track, [turned.change.field]: turned.change.value } : track,
+      ),
+    };
+  });
+}
+
+/** The change that sets a level as it stands on trial; undefined where what it is of is gone. */
+export function trialEdit(studio: Studio, place: ScenePlace, trial: Trial): EditJson | undefined {
+  const found = findScene(studio, place);
+  const { on, value } = trial;
+  if (on.kind === 'knob')
+    return (
+      found && {
+        ...{ type: 'setting.set', ...place, key: on.key, value },
+        was: found.scene.settings[on.key] ?? null,
+      }
+    );
+  const turned = trackChange(found?.session, trial);
+  return (
+    turned && {
+      ...{ type: 'track.set', session: place.session, id: turned.track.id, ...turned.change },
+      was: turned.track[turned.change.field],
+    }
+  );
+}

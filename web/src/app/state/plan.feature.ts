@@ -11,12 +11,19 @@ import type { EntityRef } from '@ft/core/checks/finding';
 import type { PatchLine } from '@ft/core/plan/patchList';
 import type { Plan } from '@ft/core/plan/plan';
 import type { Strip } from '@ft/core/plan/strip';
+import type { TrackId } from '@ft/core/rig/ids';
 import type { SettingKey } from '@ft/core/rig/settings';
+import type { TrackGainKey } from '@ft/core/session/daw/trackGains';
 import { StudioActions } from './studio.actions';
 
-/** A knob somebody asks “what if” about. */
+/** Where a level is turned: a knob of the rig, or a fader, send or trim of a track. */
+export type TrialPlace =
+  | { readonly kind: 'knob'; readonly key: SettingKey }
+  | { readonly kind: 'track'; readonly track: TrackId; readonly key: TrackGainKey };
+
+/** A level somebody asks “what if” about. */
 export interface Trial {
-  readonly key: SettingKey;
+  readonly on: TrialPlace;
   readonly value: number;
   /** What the reader calls it: "Mic preamp 2: Gain". */
   readonly name: string;
@@ -33,8 +40,8 @@ export const PlanActions = createActionGroup({
     'Select finding': props<{ key: string }>(),
     'Clear selection': emptyProps(),
     'Strip made': props<{ strip: Strip | null }>(),
-    /** Turns a knob on trial: everything is worked out as if it stood there, and nothing is changed. */
-    'Try knob': props<{ trial: Trial }>(),
+    /** Turns a level on trial: everything is worked out as if it stood there, and nothing is changed. */
+    'Try level': props<{ trial: Trial }>(),
     'End trial': emptyProps(),
     /** Moves along the strip; -1 is no hop. */
     'Step to hop': props<{ hop: number }>(),
@@ -120,7 +127,7 @@ export const planFeature = createFeature({
         hop: hop < 0 && strip !== null && strip.selected >= 0 ? strip.selected : hop,
       };
     }),
-    on(PlanActions.tryKnob, (state, { trial }): PlanState => ({ ...state, trial })),
+    on(PlanActions.tryLevel, (state, { trial }): PlanState => ({ ...state, trial })),
     on(PlanActions.endTrial, (state): PlanState => ({ ...state, trial: null })),
     on(PlanActions.stepToHop, (state, { hop }): PlanState => {
       const last = (state.strip?.hops.length ?? 0) - 1;
