@@ -1,11 +1,11 @@
-import type { Meeting } from '../levels/levelField';
+import type { Arrival } from '../levels/arrival';
 import type { Comb, Difference } from '../timing/comb';
 import { combOf } from '../timing/comb';
 import { TOLERANCE } from '../units/tolerance';
 
-/** The two ways of a meeting that make the deepest comb. */
+/** The two ways of one sound that make the deepest comb. */
 export function deepestComb(
-  { ways }: Meeting,
+  { ways }: { readonly ways: readonly { readonly arrival: Arrival }[] },
   sampleRateHz: number,
 ): { readonly difference: Difference; readonly comb: Comb } | undefined {
   const sorted = ways.map(({ arrival }) => arrival).sort((a, b) => b.gainDb - a.gainDb);

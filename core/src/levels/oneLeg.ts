@@ -3,12 +3,17 @@ import type { Edge, Lane } from '../graph/signalGraph';
 /** An unbalanced input takes one leg of an actively balanced output: half the voltage. */
 export const ONE_LEG_DB = 20 * Math.log10(1 / 2);
 
-/** Whether copper joins a balanced line output to an unbalanced line input. */
+/** Whether a transformer on either side parts the earths, so that nothing is lost and no hum comes in. */
+export const isParted = (driver: Lane, input: Lane): boolean =>
+  driver.output?.floating === true || input.input?.floating === true;
+
+/** Whether copper joins a balanced line output to an unbalanced line input, and no transformer helps. */
 export const takesOneLeg = (driver: Lane, input: Lane): boolean =>
   driver.medium === 'line' &&
   input.medium === 'line' &&
   driver.balanced === true &&
   input.balanced === false &&
+  driver.output?.floating !== true &&
   driver.face !== 'inside' &&
   input.face !== 'inside';
 

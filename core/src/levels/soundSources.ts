@@ -44,7 +44,7 @@ function sourceAt(
 }
 
 /** The line of the input list that is recorded on a track. */
-const recordedOn = ({ threads }: Session, { name }: Track): Thread | undefined =>
+export const recordedOn = ({ threads }: Session, { name }: Track): Thread | undefined =>
   threads.find(({ trackName }) => trackName !== '' && trackName === name);
 
 /**

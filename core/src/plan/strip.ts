@@ -9,6 +9,7 @@ import type { Ladder, Rung } from '../levels/ladder';
 import { ladder } from '../levels/ladder';
 import type { CordId, DeviceId, LaneId, ThreadId } from '../rig/ids';
 import { isPlugged } from '../session/onFloor';
+import { airDelayMs } from '../units/air';
 import { msFromSamples } from '../units/duration';
 import type { SettingCell } from './settingCells';
 import { knobCells, settingCells } from './settingCells';
@@ -51,6 +52,8 @@ export interface Strip {
   /** Index of the hop that was selected, or -1. */
   readonly selected: number;
   readonly gaps: readonly string[];
+  /** At the listening place of the loudspeaker it ends at: delay since the source, the air counted. */
+  readonly heard?: { readonly distanceM: number; readonly delayMs: number };
 }
 
 /** The knobs at a lane: those of the station that starts or ends there, and of the way that leads to it. */
@@ -96,6 +99,16 @@ const figuresOf = ({ nominal, peak, noise, max, headroomDb }: Rung): Partial<Str
   ...(headroomDb !== undefined && { headroomDb }),
 });
 
+/** When the sound of the loudspeaker a path ends at is heard, where the rig says how far away one sits. */
+function heardAt({ graph, devices }: CheckContext, { rungs }: Ladder): Pick<Strip, 'heard'> {
+  const last = rungs.at(-1);
+  const device = devices.get(graph.lanes[last?.lane ?? -1]?.device ?? ('' as DeviceId));
+  const distanceM = device?.type === 'loudspeaker' ? device.params['distanceM'] : undefined;
+  if (last === undefined || typeof distanceM !== 'number') return {};
+  const delayMs = msFromSamples(last.delaySamples, graph.sampleRateHz) + airDelayMs(distanceM);
+  return { heard: { distanceM, delayMs } };
+}
+
 function stripFrom(context: CheckContext, title: string, levels: Ladder, selectedLane: number): Strip {
   const { graph } = context;
   return {
@@ -105,6 +118,7 @@ function stripFrom(context: CheckContext, title: string, levels: Ladder, selecte
     worst: levels.worst,
     selected: levels.rungs.findIndex((rung) => rung.lane === selectedLane),
     gaps: levels.gaps.map((gap) => gapLine(gap, graph.lanes[gap.lane]?.name ?? '')),
+    ...heardAt(context, levels),
   };
 }
 

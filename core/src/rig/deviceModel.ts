@@ -9,6 +9,8 @@ export interface OutputData {
   readonly maxDbu?: number;
   /** Noise of the device itself at this output, dBu, 20 Hz to 20 kHz, unweighted. */
   readonly noiseDbu?: number;
+  /** Through a transformer: neither side is earthed, so that it keeps its level when one is. */
+  readonly floating?: boolean;
 }
 
 /** A knob of the device, as a port, route or station refers to it. */
@@ -22,6 +24,8 @@ export interface InputData {
   readonly loadOhm?: number;
   /** Greatest level of a sine, dBu. */
   readonly maxDbu?: number;
+  /** Through a transformer: it takes the whole of what comes, earthed on one side or not. */
+  readonly floating?: boolean;
   /** The switch that puts 48 V on this input, whatever the channel behind it listens to. */
   readonly phantom?: KnobRef;
 }

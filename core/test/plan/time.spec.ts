@@ -32,6 +32,16 @@ describe('what stands at the buses of the demo', () => {
   });
 });
 
+it('the strip of a loudspeaker tells when it is heard, the air counted', () => {
+  const strip = stripOf(demo, { kind: 'device', id: 'small-monitor-left' as never })!;
+  // 1.2 m at 343.2 m/s.
+  expect(strip.heard).toEqual({
+    distanceM: 1.2,
+    delayMs: expect.closeTo(strip.hops.at(-1)!.delayMs + 3.4965, 3) as number,
+  });
+  expect(stripOf(demo, { kind: 'device', id: 'mic-preamp' as never })!.heard).toBeUndefined();
+});
+
 describe('the line-up sheet', () => {
   // −18 dBFS = +4 dBu on channels whose 0 dBFS is +22 dBu: 0 VU. Derived.
   it('sends the line-up through every converter channel and summing input', () => {

@@ -1,4 +1,4 @@
-import { ONE_LEG_DB, takesOneLeg } from '../../levels/oneLeg';
+import { isParted, ONE_LEG_DB, takesOneLeg } from '../../levels/oneLeg';
 import type { CheckContext } from '../context';
 import type { Finding } from '../finding';
 import { laneRef, threadRefs, threadsThrough } from '../places';
@@ -12,7 +12,11 @@ function run(context: CheckContext): readonly Finding[] {
       if (out === undefined || into === undefined) return [];
       const one = takesOneLeg(out, into);
       const other =
-        out.medium === 'line' && into.medium === 'line' && out.balanced === false && into.balanced === true;
+        out.medium === 'line' &&
+        into.medium === 'line' &&
+        out.balanced === false &&
+        into.balanced === true &&
+        !isParted(out, into);
       if (!one && !other) return [];
       return [
         {
@@ -36,6 +40,6 @@ export const unbalancedLeg: Rule = {
   stage: 'track',
   why: 'An unbalanced input takes one leg of the output, half the voltage; and without the second leg hum on the line is no longer cancelled.',
   limits:
-    'The output is taken as actively balanced; one with a transformer keeps its level when one leg is earthed. Digital and instrument connections are not judged.',
+    'An output is taken as actively balanced unless its catalogue entry says it has a transformer, which keeps its level when one leg is earthed and parts the earths. Digital and instrument connections are not judged.',
   run,
 };

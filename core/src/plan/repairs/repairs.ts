@@ -10,6 +10,7 @@ import { planOf } from '../plan';
 import type { ScenePlace } from '../scenePlace';
 import { findScene } from '../scenePlace';
 import { cueDown, gainTo, overMax, powerOff, referenceTo } from './knobMends';
+import { combOfInserts, turnPolarity } from './meetingMends';
 import type { Figures, Mend, Repair } from './repair';
 import { refOf } from './repair';
 import { fadersDown, followClock, insertDelay, routeIt, takeOut } from './sessionMends';
@@ -32,8 +33,10 @@ const MENDS: Readonly<Partial<Record<RuleId, Mend>>> = {
   'line-up-mismatch': (bench, { firstDbu }: Figures<'line-up-mismatch'>, finding) =>
     referenceTo(bench, refOf(finding, 'station', 1), firstDbu),
   'summing-headroom': fadersDown,
+  polarity: (bench, _figures, finding) => turnPolarity(bench, finding),
   'clock-masters': followClock,
   'insert-uncompensated': insertDelay,
+  'parallel-comb': combOfInserts,
 };
 
 /** Ready changes that mend a finding; none where no single one is safe. */

@@ -1,36 +1,10 @@
 import type { CheckContext } from '../../checks/context';
-import { entityName, namingOf } from '../../checks/naming';
-import { laneIdAt, sourceRef } from '../../checks/places';
-import { deepestComb } from '../../checks/deepestComb';
-import { worstMeetings } from '../../checks/meetingsByPort';
-import type { LaneId, PerformerId, TrackId } from '../../rig/ids';
+import type { PerformerId, TrackId } from '../../rig/ids';
 import { performerDelays } from '../../timing/performerDelays';
 import { airDelayMs } from '../../units/air';
 import { msFromSamples } from '../../units/duration';
-import { logFrequenciesHz, responseDb } from '../../timing/response';
-
-/** Two ways of one sound that come together, and what they make of it. */
-export interface MeetingView {
-  readonly key: string;
-  readonly lane: LaneId;
-  readonly source: string;
-  readonly place: string;
-  /** Every way: through which lane it comes, when, how loud and which way up, against the strongest. */
-  readonly ways: readonly {
-    readonly through: string;
-    readonly lateSamples: number;
-    readonly lateMs: number;
-    readonly levelDb: number;
-    readonly inverted: boolean;
-  }[];
-  /** First notches of the two ways that make the deepest comb. */
-  readonly notchesHz: readonly number[];
-  /** Least and greatest of the response. */
-  readonly dipDb: number;
-  readonly peakDb: number;
-  /** Response of the sum over the strongest way alone. */
-  readonly response: readonly { readonly hz: number; readonly db: number }[];
-}
+import type { MeetingView } from './meetingViews';
+import { meetingViews } from './meetingViews';
 
 export interface InsertView {
   readonly track: TrackId;
@@ -69,52 +43,6 @@ export interface TimeView {
 
 /** Inserts at the small buffer at which people feel the load. Common practice, no source. */
 export const FELT_INSERTS = 20;
-const POINTS = 2400;
-/** A curve that goes to nothing is drawn down to here. */
-const LOWEST_DB = -60;
-
-function meetingViews(context: CheckContext): readonly MeetingView[] {
-  const { graph, field, rig, session } = context;
-  const naming = namingOf(rig, session, graph);
-  const rate = session.sampleRateHz;
-  return worstMeetings(context, (meeting) => {
-    const deepest = deepestComb(meeting, rate);
-    return deepest === undefined ? undefined : { ...deepest, worth: -deepest.comb.dipDb };
-  }).map(({ meeting, lane, judged: { comb } }) => {
-    const arrivals = meeting.ways.map(({ arrival }) => arrival);
-    const strongest = arrivals.reduce((a, b) => (b.gainDb > a.gainDb ? b : a));
-    const source = entityName(naming, sourceRef(context, field.sources[meeting.source]));
-    const id = laneIdAt(context, lane);
-    const response = logFrequenciesHz(POINTS).map((hz) => ({
-      hz,
-      db: Math.max(LOWEST_DB, responseDb(arrivals, hz, rate) - strongest.gainDb),
-    }));
-    const levels = response.map(({ db }) => db);
-    return {
-      key: `${source} ${id}`,
-      lane: id,
-      source,
-      place: graph.lanes[lane]?.name ?? id,
-      ways: meeting.ways
-        .map(({ edge, arrival }) => {
-          const late = arrival.alignedSamples - strongest.alignedSamples;
-          return {
-            through: graph.lanes[graph.edges[edge]?.from ?? -1]?.name ?? 'here',
-            lateSamples: late,
-            lateMs: msFromSamples(late, rate),
-            levelDb: arrival.gainDb - strongest.gainDb,
-            inverted: arrival.inverted !== strongest.inverted,
-          };
-        })
-        .sort((a, b) => b.levelDb - a.levelDb),
-      notchesHz: comb.notchesHz,
-      dipDb: Math.min(...levels),
-      peakDb: Math.max(...levels),
-      response,
-    };
-  });
-}
-
 function insertViews({ insertTrips, session }: CheckContext): readonly InsertView[] {
   const { compensates, insertDelay } = session.hostProfile;
   return insertTrips

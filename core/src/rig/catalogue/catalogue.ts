@@ -19,6 +19,8 @@ import { diBox } from './outboard/diBox';
 import { dynamics } from './outboard/dynamics';
 import { effectUnit } from './outboard/effectUnit';
 import { equaliser } from './outboard/equaliser';
+import { inlinePad } from './outboard/inlinePad';
+import { lineTransformer } from './outboard/lineTransformer';
 import { loopSwitcher } from './outboard/loopSwitcher';
 import { micPreamp } from './outboard/micPreamp';
 import { pedal } from './outboard/pedal';
@@ -40,6 +42,8 @@ export const CATALOGUE: readonly DeviceType[] = [
   instrument,
   diBox,
   reampBox,
+  inlinePad,
+  lineTransformer,
   pedal,
   loopSwitcher,
   wallPanel,

@@ -22,6 +22,8 @@ const portShape = z.strictObject({
   /** Load of an input, source impedance of an output. */
   impedanceOhm: impedanceOhm.optional(),
   maxDbu: levelDbu.optional(),
+  /** Behind a transformer. */
+  floating: z.boolean().optional(),
 });
 type PortShape = z.infer<typeof portShape>;
 
@@ -83,8 +85,8 @@ function fitsItself({ ports, routes }: Params, context: z.core.$RefinementCtx<Pa
 
 const params = shape.superRefine(fitsItself);
 
-function portOf({ impedanceOhm: ohm, maxDbu, ...place }: PortShape): Port {
-  const max = maxDbu !== undefined && { maxDbu };
+function portOf({ impedanceOhm: ohm, maxDbu, floating, ...place }: PortShape): Port {
+  const max = { ...(maxDbu !== undefined && { maxDbu }), ...(floating === true && { floating }) };
   if (place.medium === 'any') return place;
   const balanced = isAnalogue(place.medium) && { balanced: isBalanced(place.medium, place.connector) };
   return place.direction === 'in'

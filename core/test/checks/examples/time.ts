@@ -81,7 +81,7 @@ const parallel = (delaySamples: number): Parts =>
         hostProfile: {
           insertPairs: 'strict',
           trims: false,
-          insertDelay: 'measured by the host',
+          insertDelay: 'typed in',
           compensates: true,
           reusePair: true,
         },

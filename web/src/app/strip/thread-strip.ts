@@ -9,7 +9,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { formatDb } from '@ft/core/units/format';
+import { formatDb, formatMs } from '@ft/core/units/format';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { EDGE_WORDS } from '@ft/core/plan/edgeWords';
 import { hopFigures } from './hop-figures';
@@ -66,6 +66,7 @@ export class ThreadStrip {
   });
   protected readonly gaps = computed(() => this.strip()?.gaps ?? []);
   protected readonly headroom = computed(() => formatDb(this.worstHop()?.headroomDb ?? 0));
+  protected readonly ms = formatMs;
 
   constructor() {
     effect((onCleanup) => {

@@ -1,4 +1,4 @@
-import type * as z from 'zod';
+import * as z from 'zod';
 import type { DelayByRate, Port, Route, Station, StationRole } from '../../deviceModel';
 import type { Medium } from '../../medium';
 import { impedanceOhm, letter, levelDbu } from '../params';
@@ -12,8 +12,11 @@ export const lineUnitParams = {
   outputOhm: impedanceOhm.default(100),
   maxOutputDbu: levelDbu.default(24),
   outputNoiseDbu: levelDbu.default(-85),
+  /** Inputs and outputs by way of transformers, as in much old outboard. */
+  transformers: z.boolean().default(false),
 };
-export type UnitFigures = z.infer<z.ZodObject<typeof lineUnitParams>>;
+type Figures = z.infer<z.ZodObject<typeof lineUnitParams>>;
+export type UnitFigures = Omit<Figures, 'transformers'> & Partial<Pick<Figures, 'transformers'>>;
 
 const suffix = (channel: number, channels: number): string => (channels === 1 ? '' : ` ${letter(channel)}`);
 
@@ -26,16 +29,17 @@ export function channelPorts(
 ): readonly Port[] {
   const connector = medium === 'instrument' ? 'ts' : 'xlr';
   const face = medium === 'instrument' ? 'front' : 'rear';
+  const floating = p.transformers && { floating: true };
   return [
     analogueIn(
       medium,
       { key: `in-${channel}`, name: `in${suffix(channel, channels)}`, connector, face },
-      { loadOhm: p.inputOhm, maxDbu: p.maxInputDbu },
+      { loadOhm: p.inputOhm, maxDbu: p.maxInputDbu, ...floating },
     ),
     analogueOut(
       medium,
       { key: `out-${channel}`, name: `out${suffix(channel, channels)}`, connector, face },
-      { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu },
+      { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu, ...floating },
     ),
   ];
 }
