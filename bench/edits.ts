@@ -6,8 +6,8 @@ import type { Scene, Session } from '@ft/core/session/sessionSchema';
 import { facility, HOUSES } from './facility';
 
 /** Edits that are timed, one after another, each on what the last one left. */
-const EDITS = 60;
-const WARM_UP = 10;
+const EDITS = 100;
+const WARM_UP = 20;
 /** Times everything is worked out anew, to compare. */
 const WHOLE = 9;
 

@@ -5,6 +5,7 @@ import type { SignalGraph } from '../graph/signalGraph';
 import { levelFieldAfter } from '../levels/levelField';
 import { inheritJoints } from '../levels/loadingOf';
 import { soundSources } from '../levels/soundSources';
+import { carriesClock } from '../timing/digitalCables';
 import type { LaneId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import { realiseAll } from '../routing/realiseAll';
@@ -88,6 +89,7 @@ export function checkContextAfter(
   // A load that changed is felt from its driver on.
   const drivers = reach(graph, reach(before.graph, touched, 'to', true), 'to', true);
   const rejoined = differentlyJoined(before.graph, graph, touched);
+  const touchesClock = [...touched].some((lane) => carriesClock(graph.lanes[lane]));
   const threads = threadsIn(session, scene);
   const stale = staleThreads(before, threads, upstream, touched.size > 0);
   const anew = new Map(
@@ -104,7 +106,7 @@ export function checkContextAfter(
     !rejoined && sameRouting(before, { session, scene }, (key) => choosableKeys(rig, graph).has(key));
   return {
     ...(before.known && { known: { ...before.known, stale: before.known.stale || !asksTheSame } }),
-    ...surroundings(rig, session, scene, floor, graph, rejoined ? undefined : before.clocks),
+    ...surroundings(rig, session, scene, floor, graph, touchesClock ? undefined : before.clocks),
     threads: threads.flatMap((thread) => anew.get(thread) ?? kept.get(thread) ?? []),
     nets: rejoined ? netsAfter(before.nets, graph, drivers) : before.nets,
     field: levelFieldAfter(

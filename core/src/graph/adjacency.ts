@@ -1,4 +1,4 @@
-import type { Adjacency } from './signalGraph';
+import type { Adjacency, Edge } from './signalGraph';
 
 /** Groups edges by the lane at one of their ends, in edge order (counting sort). */
 export function adjacency(laneCount: number, ends: ArrayLike<number>): Adjacency {
@@ -17,4 +17,18 @@ export function adjacency(laneCount: number, ends: ArrayLike<number>): Adjacency
     next[lane] = slot + 1;
   }
   return { start, edge };
+}
+
+/** Edges by the lane they leave. */
+export function leaving(laneCount: number, edges: readonly Edge[]): Adjacency {
+  const ends = new Int32Array(edges.length);
+  for (const { index, from } of edges) ends[index] = from;
+  return adjacency(laneCount, ends);
+}
+
+/** Edges by the lane they reach. */
+export function reaching(laneCount: number, edges: readonly Edge[]): Adjacency {
+  const ends = new Int32Array(edges.length);
+  for (const { index, to } of edges) ends[index] = to;
+  return adjacency(laneCount, ends);
 }

@@ -1,7 +1,7 @@
 import type { CordId, LaneId, StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { Scene, Session } from '../session/sessionSchema';
-import { adjacency } from './adjacency';
+import { leaving, reaching } from './adjacency';
 import { cordEdge, hardwireEdge } from './cableEdges';
 import { dawParts, hostOf } from './dawTracks';
 import type { DeviceParts } from './deviceParts';
@@ -78,14 +78,8 @@ function assemble(
     lanes,
     laneIndex,
     edges,
-    outgoing: adjacency(
-      lanes.length,
-      edges.map(({ from }) => from),
-    ),
-    incoming: adjacency(
-      lanes.length,
-      edges.map(({ to }) => to),
-    ),
+    outgoing: leaving(lanes.length, edges),
+    incoming: reaching(lanes.length, edges),
     stations,
     stationIndex: new Map(stations.map((station, index): [StationId, number] => [station.id, index])),
     stationEndingAt,

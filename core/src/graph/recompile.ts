@@ -3,7 +3,7 @@ import type { Rig } from '../rig/rigSchema';
 import type { SettingKey } from '../rig/settings';
 import { partsOfSettingKey } from '../rig/settings';
 import type { Scene, Session } from '../session/sessionSchema';
-import { adjacency } from './adjacency';
+import { leaving, reaching } from './adjacency';
 import { cordEdge } from './cableEdges';
 import type { Compiled } from './compile';
 import { compile, compiledAs, keepCompiled, lastCompiled, plugs } from './compile';
@@ -174,17 +174,16 @@ class Step {
 
   finish(rig: Rig): SignalGraph {
     const { graph: was } = this.before;
-    const ends = (side: 'from' | 'to') =>
-      adjacency(
-        this.lanes.length,
-        this.edges.map((edge) => edge[side]),
-      );
+    const lanes = this.lanes.length;
     const graph: SignalGraph = {
       ...was,
       lanes: this.lanes,
       edges: this.edges,
       plugAt: this.plugAt,
-      ...(this.rejoined && { outgoing: ends('from'), incoming: ends('to') }),
+      ...(this.rejoined && {
+        outgoing: leaving(lanes, this.edges),
+        incoming: reaching(lanes, this.edges),
+      }),
     };
     const lookup = { ...this.before.lookup, lanes: this.lanes };
     keepCompiled({

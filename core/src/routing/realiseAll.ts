@@ -7,6 +7,7 @@ import { realise } from './realise';
 /** Threads of one source are given their ends in every order, up to so many of them. */
 const MOST_ORDERED = 4;
 const NOTHING: ReadonlySet<number> = new Set();
+const NOBODY: ReadonlySet<ThreadId> = new Set();
 
 /** Threads whose source feeds others too: which of the ends each takes has to be settled. */
 function sharers(threads: readonly Thread[]): ReadonlySet<Thread> {
@@ -110,10 +111,11 @@ export function realiseAll(graph: SignalGraph, threads: readonly Thread[]): read
     known.set(thread, realisation);
     taken.set(thread.from, (taken.get(thread.from) ?? new Set<number>()).add(endOf(realisation)));
   }
-  const owners = new Set(graph.edges.flatMap(({ thread }) => thread ?? []));
   const groups = new Map<LaneId, Thread[]>();
   for (const thread of sharing)
     if (!known.has(thread)) groups.set(thread.from, [...(groups.get(thread.from) ?? []), thread]);
+  const owners: ReadonlySet<ThreadId> =
+    groups.size === 0 ? NOBODY : new Set(graph.edges.flatMap(({ thread }) => thread ?? []));
   for (const [source, group] of groups)
     for (const realisation of settled(graph, group, taken.get(source) ?? NOTHING, owners))
       known.set(realisation.thread, realisation);

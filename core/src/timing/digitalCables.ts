@@ -23,8 +23,9 @@ export interface DigitalCable {
   readonly lost: readonly { readonly from: number; readonly to: number }[];
 }
 
-const carriesClock = ({ medium, face }: Lane): boolean =>
-  face !== 'inside' && (medium === 'digital' || medium === 'clock');
+/** Whether a lane is a face of a digital or clock connector: whatever is joined there decides who follows whom. */
+export const carriesClock = (lane: Lane | undefined): boolean =>
+  lane !== undefined && lane.face !== 'inside' && (lane.medium === 'digital' || lane.medium === 'clock');
 
 const connectorOf = ({ id }: Lane): string => id.slice(0, id.lastIndexOf('/'));
 

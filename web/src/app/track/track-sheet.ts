@@ -230,8 +230,8 @@ export class TrackSheet {
       column: Math.max(0, Math.min(column, this.columns.length - 1)),
     };
     this.focus.set(at);
-    // For the same reason as in startEdit: the next key belongs to the cell moved to.
-    this.detector.detectChanges();
+    // At once, since the next key belongs to the cell moved to; every cell can be focused, so that nothing
+    // has to be drawn before.
     this.table()?.nativeElement.tBodies[0]?.rows[at.row]?.cells[at.column]?.focus();
   }
 }
