@@ -7,6 +7,8 @@ import { copperFrom } from '../graph/nets';
 import { edgesFrom, edgesInto } from '../graph/walk';
 import type { Ladder, Rung } from '../levels/ladder';
 import { ladder } from '../levels/ladder';
+import { playbackLevel } from '../levels/soundSources';
+import type { SourceLevel } from '../levels/sourceLevel';
 import type { CordId, DeviceId, LaneId, ThreadId } from '../rig/ids';
 import { isPlugged } from '../session/onFloor';
 import { airDelayMs } from '../units/air';
@@ -156,15 +158,24 @@ function follow(context: CheckContext, from: number, direction: 'from' | 'to'): 
   }
 }
 
+/** What a track plays that begins at a lane. */
+function playedAt({ field, session }: CheckContext, lane: number): SourceLevel | undefined {
+  const id = field.sources.find((source) => source.lane === lane)?.track;
+  const track = id && session.tracks.find((candidate) => candidate.id === id);
+  return track && playbackLevel(session, track);
+}
+
 /**
  * The path through a lane that no thread uses: back to what feeds it, on to what it feeds. Where it
- * begins at the microphone of a thread, as a DAW track does, that thread's source sounds in it.
+ * begins at the microphone of a thread, that thread's source sounds in it; where it begins at a track,
+ * what the track plays.
  */
 function looseStrip(context: CheckContext, lane: number): Strip {
   const back = [...follow(context, lane, 'to')].reverse();
   const path = [...back, ...follow(context, lane, 'from')];
   const start = path[0]?.from ?? lane;
-  const source = context.threads.find((planned) => planned.start === start)?.thread;
+  const source =
+    context.threads.find((planned) => planned.start === start)?.thread ?? playedAt(context, start);
   const levels = ladder(context.graph, start, path, source ?? {});
   // Where no source is meant to sound, that its figures are missing says nothing.
   const gaps = levels.gaps.filter(({ lane: at }) => source !== undefined || at !== start);

@@ -66,9 +66,14 @@ function bySound(
   return sounds;
 }
 
+/** Whether one source comes by an edge that another does not come by. */
+const comesApart = (edges: readonly ReadonlySet<number>[], one: number, other: number): boolean =>
+  edges.some((sources) => sources.has(one) && !sources.has(other));
+
 /**
- * Every place where microphones of one sound come together first, one for the sides of a bus. The level
- * difference of spill is not known: each is taken at the level its line says.
+ * Every place where microphones of one sound come together, one for the sides of a bus; where they come on
+ * together from such a place, that is not another one. The level of spill is not known: each is taken at
+ * the level its line says.
  */
 export function soundMeetings(
   session: Session,
@@ -84,8 +89,10 @@ export function soundMeetings(
     const id = graph.lanes[lane]?.id ?? '';
     const port = id.slice(0, id.lastIndexOf('/'));
     return [...bySound(arrivalsAt(field, lane), heard)].flatMap(([key, own]): readonly SoundMeeting[] => {
-      const metBefore = before.some((sources) => [...own.keys()].every((source) => sources.has(source)));
-      if (own.size < 2 || metBefore || known.has(`${key} ${port}`)) return [];
+      const meetHere = [...own.keys()].some((a) =>
+        [...own.keys()].some((b) => a !== b && comesApart(before, a, b) && comesApart(before, b, a)),
+      );
+      if (!meetHere || known.has(`${key} ${port}`)) return [];
       known.add(`${key} ${port}`);
       const ways = [...own].flatMap(([source, arrival]): SoundMeeting['ways'] => {
         const from = heard[source];

@@ -42,6 +42,13 @@ it('the strip of a loudspeaker tells when it is heard, the air counted', () => {
   expect(stripOf(demo, { kind: 'device', id: 'mic-preamp' as never })!.heard).toBeUndefined();
 });
 
+it('the strip of a track that plays has the levels it plays at', () => {
+  const { hops } = stripOf(demo, { kind: 'track', id: 'crush' as never })!;
+  // LAMP plays at the line-up, by its send of −8 dB and no fader between.
+  expect(hops[0]).toMatchObject({ laneName: 'LAMP playback', nominal: -18, unit: 'dBFS' });
+  expect(hops.every(({ nominal }) => nominal !== undefined)).toBe(true);
+});
+
 describe('the line-up sheet', () => {
   // −18 dBFS = +4 dBu on channels whose 0 dBFS is +22 dBu: 0 VU. Derived.
   it('sends the line-up through every converter channel and summing input', () => {
