@@ -41,7 +41,7 @@ function withCordPulled(): Studio {
 
 function turned(studio: Studio, key: string, value: SettingValue): Studio {
   const was = findScene(studio, PLACE)!.scene.settings[key as SettingKey] ?? null;
-  return edited(studio, [{ type: 'setting.set', ...PLACE, key: key as SettingKey, value, was }]);
+  return edited(studio, [{ type: 'setting.set', ...PLACE, key: key, value, was }]);
 }
 
 const incomplete = (context: CheckContext) =>
