@@ -1,12 +1,10 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
 import { LevelsPage } from '../src/app/levels/levels-page';
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import { drawn } from './create-plotly.stub';
-import { FakeApi } from './fake-api';
 import type { Bench, Mounted } from './mount';
-import { bench, until } from './mount';
+import { demoBench, until } from './mount';
 
 let desk: Bench;
 let page: Mounted<LevelsPage>;
@@ -18,11 +16,7 @@ const choose = async (tab: RegExp, shows: string): Promise<void> => {
 };
 
 beforeEach(async () => {
-  const api = new FakeApi();
-  api.studioNow = saltglassRooms();
-  desk = bench(api);
-  await desk.open();
-  drawn.length = 0;
+  desk = await demoBench();
   page = desk.mount(LevelsPage);
 });
 afterEach(() => {

@@ -2,11 +2,13 @@ import type { Type } from '@angular/core';
 import type { ComponentFixture } from '@angular/core/testing';
 import { TestBed } from '@angular/core/testing';
 import { Store } from '@ngrx/store';
+import { saltglassRooms } from '@ft/demo/saltglass';
 import { SALTGLASS_PLACE } from '../../core/test/fixtures/thin/saltglass';
 import { appConfig } from '../src/app/app.config';
 import { Api } from '../src/app/state/api.service';
 import { planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
+import { drawn } from './create-plotly.stub';
 import { FakeApi } from './fake-api';
 
 /** A stand-in for server-sent events: tests say when the connection opens. */
@@ -45,6 +47,16 @@ export interface Mounted<T> {
   button(name: RegExp): HTMLButtonElement;
   /** Waits until the page says something. */
   says(part: string): Promise<void>;
+}
+
+/** A bench with the demo open on it, and no chart drawn yet. */
+export async function demoBench(): Promise<Bench> {
+  const api = new FakeApi();
+  api.studioNow = saltglassRooms();
+  const desk = bench(api);
+  await desk.open();
+  drawn.length = 0;
+  return desk;
 }
 
 /** The whole state of the application, with the server of the test and the real planner behind it. */

@@ -1,11 +1,9 @@
-import { saltglassRooms } from '@ft/demo/saltglass';
 import { studioFeature } from '../src/app/state/studio.feature';
 import { planFeature } from '../src/app/state/plan.feature';
 import { TimePage } from '../src/app/time/time-page';
 import { drawn } from './create-plotly.stub';
-import { FakeApi } from './fake-api';
 import type { Bench, Mounted } from './mount';
-import { bench, until } from './mount';
+import { demoBench, until } from './mount';
 
 let desk: Bench;
 let page: Mounted<TimePage>;
@@ -25,11 +23,7 @@ const rules = () =>
     .map(({ rule }) => rule);
 
 beforeEach(async () => {
-  const api = new FakeApi();
-  api.studioNow = saltglassRooms();
-  desk = bench(api);
-  await desk.open();
-  drawn.length = 0;
+  desk = await demoBench();
   page = desk.mount(TimePage);
 });
 afterEach(() => {

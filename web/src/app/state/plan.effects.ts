@@ -51,14 +51,7 @@ export const planScene = createEffect(
 export const makeStrip = createEffect(
   (store = inject(Store), planner = inject(Planner)) => {
     return combineLatest([store.select(planFeature.selectSelection), planner.sent]).pipe(
-      switchMap(([selection]) =>
-        selection === null
-          ? of(null)
-          : from(planner.api.strip(selection)).pipe(
-              // The scene sent before it could not be taken in; the plan says why.
-              catchError(() => EMPTY),
-            ),
-      ),
+      switchMap(([selection]) => (selection === null ? of(null) : from(planner.api.strip(selection)))),
       map((strip) => PlanActions.stripMade({ strip: strip ?? null })),
     );
   },

@@ -120,7 +120,8 @@ export function createPlanner(): PlannerApi {
       desk = { ...rest, context: withWays(context) };
       return planned(desk.context);
     },
-    strip: (ref) => stripOf(there().context, ref),
+    // Asked before the checks have run: where the first scene could not be taken in, the plan says why.
+    strip: (ref) => desk && stripOf(desk.context, ref),
     choices(thread, field, text) {
       const { rig, session, scene } = there().context;
       return choicesFor(rig, session, scene, thread, field, text);
