@@ -30,7 +30,9 @@ const angular = presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.jso
 /** @type {import('jest').Config} */
 export default {
   maxWorkers: 2,
-  testTimeout: 30_000,
+  // A bound for what hangs, not for what is slow: no test depends on the speed of the machine.
+  testTimeout: 180_000,
+  globalSetup: '<rootDir>/tools/jestSetup.mjs',
   projects: [
     nodeProject('core'),
     nodeProject('server'),

@@ -14,6 +14,9 @@ const OUTSIDE = [
   'helmet',
   'highs',
   'qrcode',
+  'piscina',
+  'pino',
+  'rotating-file-stream',
 ];
 const SOURCES = [
   'core/src',
@@ -67,6 +70,8 @@ export async function buildServer() {
         absWorkingDir: ROOT,
         entryPoints: {
           main: 'server/src/main.ts',
+          worker: 'server/src/jobs/worker.ts',
+          demo: 'demo/src/main.ts',
           ft: 'server/src/cli/main.ts',
           formats: 'server/src/formats/main.ts',
           bench: 'bench/main.ts',
@@ -82,6 +87,11 @@ export async function buildServer() {
         tsconfig: 'server/tsconfig.json',
         logLevel: 'warning',
       });
+      // Routed once, here: the program and the tests read it.
+      await must('Building the demo', process.execPath, [
+        'server/dist/demo.mjs',
+        join(ROOT, 'server/dist/demo.thread.json'),
+      ]);
     },
   );
 }

@@ -1,26 +1,54 @@
 import compression from 'compression';
 import express from 'express';
 import type { Express } from 'express';
-import { answerErrors, notFound } from './apiFailure';
-import { changeRoutes } from './changeRoutes';
-import { eventRoutes } from './eventRoutes';
-import { localOnly } from './localOnly';
-import { securityHeaders } from './securityHeaders';
-import { sheetRoutes } from './sheetRoutes';
-import { StudioDesk } from './studioDesk';
-import { studioRoutes } from './studioRoutes';
-import { pairedOnly, ticksOnly } from './sharing/gate';
-import type { Door } from './sharing/network';
-import { ownAddressOnly } from './sharing/network';
-import { Sharing } from './sharing/sharing';
-import { meRoute, pairRoute, sharingRoutes } from './sharing/sharingRoutes';
-import type { StudioStore } from './studioStore';
-import { webFiles } from './webFiles';
+import { archiveRoutes } from './archive/archiveRoutes';
+import { backupRoutes } from './archive/backupRoutes';
+import type { Backups } from './database/backups';
+import type { BackupSchedule } from './database/backupSchedule';
+import type { Database } from './database/openDatabase';
+import { eventRoutes } from './events/eventRoutes';
+import { Windows } from './events/windows';
+import { changeRoutes } from './history/changeRoutes';
+import { HistoryStore } from './history/historyStore';
+import { answerErrors } from './http/answerErrors';
+import { localOnly } from './http/localOnly';
+import { giveToken, needToken } from './http/pageToken';
+import { notFound } from './http/refusal';
+import { requestLog } from './http/requestLog';
+import { securityHeaders } from './http/securityHeaders';
+import { statusRoutes } from './http/statusRoutes';
+import { webFiles } from './http/webFiles';
+import type { JobPool } from './jobs/jobPool';
+import { jobRoutes } from './jobs/jobRoutes';
+import { Jobs } from './jobs/jobs';
+import type { Log } from './log/log';
+import type { Door } from './network/door';
+import { ownAddressOnly } from './network/door';
+import { pairedOnly, ticksOnly } from './network/gate';
+import { Sharing } from './network/sharing';
+import { meRoute, pairRoute, sharingRoutes } from './network/sharingRoutes';
+import { TabletStore } from './network/tabletStore';
+import { sheetRoutes } from './sheets/sheetRoutes';
+import { Intake } from './studios/intake';
+import { StudioKeeper } from './studios/studioKeeper';
+import { documentsOrRefuse, studioRoutes } from './studios/studioRoutes';
+import { StudioStore } from './studios/studioStore';
 
 export interface AppOptions {
-  readonly store: StudioStore;
+  readonly database: Database;
+  readonly pool: JobPool;
+  readonly backups: Backups;
+  readonly schedule: BackupSchedule;
+  readonly log: Log;
+  /** The data folder. */
+  readonly folder: string;
+  /** What a page shows with whatever changes something. */
+  readonly token: string;
+  readonly version: string;
   /** The current time, ISO 8601. */
   readonly now: () => string;
+  /** The demo studio as a bundle. */
+  readonly demo: () => string;
   /** Folder of the built web application; without it the server is the API alone. */
   readonly webRoot?: string;
   /** Where the studio network would come in. */
@@ -32,49 +60,90 @@ export interface Apps {
   readonly local: Express;
   readonly network: Express;
   readonly sharing: Sharing;
+  readonly keeper: StudioKeeper;
+  readonly windows: Windows;
+  /** Puts the demo studio in, unless it is there. */
+  putDemo(): Promise<void>;
 }
 
 /** Events must leave at once, so they are not held back to be compressed. */
 const compressible = (request: express.Request, response: express.Response): boolean =>
   !request.path.endsWith('/events') && compression.filter(request, response);
 
+/** Nothing of the API is kept by a browser: what it says is true for the moment. */
+const noStore: express.RequestHandler = (_request, response, next) => {
+  response.setHeader('Cache-Control', 'no-store');
+  next();
+};
+
 /** An application from its API: security first, then the API, then the web application. */
 function assemble(
+  { token, log, webRoot }: AppOptions,
   guard: express.RequestHandler,
   api: readonly express.RequestHandler[],
-  webRoot?: string,
 ): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(securityHeaders, guard, compression({ filter: compressible }));
+  app.use(requestLog(log), securityHeaders, guard, giveToken(token), compression({ filter: compressible }));
+  app.use('/api', noStore);
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api', ...api);
+  app.use('/api', needToken(token), ...api);
   app.use('/api', () => {
     throw notFound('address');
   });
   if (webRoot !== undefined) app.use(webFiles(webRoot));
-  app.use(answerErrors);
+  app.use(answerErrors(log));
   return app;
 }
 
-/** The whole server. Both sides share one desk, so that everybody sees the same at once. */
-export function createApps({ store, now, webRoot, door }: AppOptions): Apps {
-  const desk = new StudioDesk(store, now);
+/** The whole server. Both sides share one keeper, so that everybody sees the same at once. */
+export function createApps(options: AppOptions): Apps {
+  const { database, pool, log, now, door } = options;
+  const { file } = database;
+  const history = new HistoryStore(database);
+  const store = new StudioStore(database, history);
+  const tablets = new TabletStore(database);
+  const jobs = new Jobs(pool);
+  const windows = new Windows();
+  const onListenerError = (error: unknown): void => {
+    log.trouble('somebody who listens failed', error);
+  };
+  const keeper = new StudioKeeper({ store, history, pool, now, onListenerError });
+  keeper.listen({
+    entry: (studioId, entry, undo) => {
+      windows.entry(studioId, entry, undo);
+    },
+    gone: (studioId) => {
+      windows.gone(studioId, 'removed');
+    },
+  });
   const sharing: Sharing = new Sharing(
+    tablets,
     door(() => network),
     now,
   );
+  sharing.onRevoked((tabletId) => {
+    windows.revoked(tabletId);
+  });
+  const intake = new Intake(store, keeper, now);
+  const parts = { ...options, intake, store, history, tablets, keeper, jobs, windows, file, startedAt: now() };
   const work = [
     meRoute(),
-    studioRoutes(store, desk, now),
-    changeRoutes(store, desk),
-    eventRoutes(store, desk, sharing),
-    sheetRoutes(desk, now),
+    statusRoutes(parts),
+    jobRoutes(jobs),
+    studioRoutes(parts),
+    changeRoutes(parts),
+    eventRoutes(store, history, windows),
+    sheetRoutes(store, jobs, now),
   ];
-  const local = assemble(localOnly, [sharingRoutes(sharing), ...work], webRoot);
-  const gate = [pairRoute(sharing), pairedOnly(sharing.devices, now), ticksOnly];
-  const network: Express = assemble(ownAddressOnly, [...gate, ...work], webRoot);
-  return { local, network, sharing };
+  const ours = [sharingRoutes(sharing), backupRoutes(parts), archiveRoutes(parts)];
+  const local = assemble(options, localOnly, [...ours, ...work]);
+  const gate = [pairRoute(sharing), pairedOnly(tablets, now), ticksOnly];
+  const network: Express = assemble(options, ownAddressOnly, [...gate, ...work]);
+  const putDemo = async (): Promise<void> => {
+    await intake.take(documentsOrRefuse(await pool.run('readBundle', options.demo())));
+  };
+  return { local, network, sharing, keeper, windows, putDemo };
 }

@@ -1,69 +1,100 @@
-import { mkdirSync } from 'node:fs';
-import { homedir } from 'node:os';
-import { dirname, join, resolve } from 'node:path';
+import { readFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { saltglassRooms } from '@ft/demo/saltglass';
-import { createApps } from './app';
-import { networkDoor } from './sharing/network';
-import { openDatabase } from './database';
-import { StudioStore } from './studioStore';
+import { cannotStart, CannotStart } from './cannotStart';
+import { closed, startProgram } from './program';
+import type { Program } from './program';
+import { openLog } from './log/log';
+import { networkDoor } from './network/door';
+import type { Options } from './options';
+import { optionsOf } from './options';
 
-const DEFAULT_PORT = 4747;
-/** The studio network comes in at the next port, so that the own one is closed to it whatever happens. */
-const DEFAULT_SHARE_PORT = 4748;
+const here = dirname(fileURLToPath(import.meta.url));
 const now = (): string => new Date().toISOString();
+const demo = (): string => readFileSync(join(here, 'demo.thread.json'), 'utf8');
+/** What was accepted is finished within this time, or the program stops all the same, ms. */
+const PATIENCE_MS = 15_000;
 
-/** Where this user's studios live, unless FT_DATA says otherwise. */
-function dataFolder(): string {
-  const base = process.env['XDG_DATA_HOME'] ?? join(homedir(), '.local', 'share');
-  return resolve(process.env['FT_DATA'] ?? join(base, 'faithful-thread'));
-}
+const versionOf = (): string =>
+  (JSON.parse(readFileSync(join(here, '..', '..', 'package.json'), 'utf8')) as { version: string }).version;
 
-function portNumber(name: 'PORT' | 'FT_SHARE_PORT', otherwise: number): number {
-  const port = Number(process.env[name] ?? otherwise);
-  if (Number.isInteger(port) && port > 0 && port < 65_536) return port;
-  console.error(`${name} is “${process.env[name] ?? ''}”; it must be a number from 1 to 65535.`);
-  process.exit(2);
-}
-
-async function main(): Promise<void> {
-  const port = portNumber('PORT', DEFAULT_PORT);
-  const sharePort = portNumber('FT_SHARE_PORT', DEFAULT_SHARE_PORT);
-  const folder = dataFolder();
-  mkdirSync(folder, { recursive: true });
-  const store = new StudioStore(await openDatabase(join(folder, 'studios.sqlite')));
-  if (process.argv.includes('--demo') && (await store.read('saltglass-rooms')) === undefined)
-    await store.create(saltglassRooms(), now());
-  const webRoot = join(dirname(fileURLToPath(import.meta.url)), '..', '..', 'web', 'dist', 'browser');
-  const { local, sharing } = createApps({ store, now, webRoot, door: (app) => networkDoor(sharePort, app) });
-  const server = local.listen(port, '127.0.0.1');
-  server.on('listening', () => {
-    console.log(
-      `Faithful Thread is at http://127.0.0.1:${String(port)}  (data in ${folder}; Ctrl+C stops it)`,
-    );
-  });
-  sharing.resume().then(
-    (isOpen) => {
-      if (isOpen) console.log(`It is open to the studio network at port ${String(sharePort)}.`);
-    },
-    (error: unknown) => {
-      const why = error instanceof Error ? error.message : String(error);
-      console.error(`The studio network could not be let in at port ${String(sharePort)}: ${why}`);
-    },
-  );
-  server.on('error', (error: NodeJS.ErrnoException) => {
-    const remedy =
-      error.code === 'EADDRINUSE'
-        ? `Port ${String(port)} is in use. Set PORT to another one.`
-        : error.message;
-    console.error(remedy);
-    process.exit(1);
-  });
-  for (const signal of ['SIGINT', 'SIGTERM'] as const)
-    process.on(signal, () => {
-      server.close(() => process.exit(0));
-      server.closeAllConnections();
+function listen(program: Program, port: number): Promise<Server> {
+  return new Promise((resolve, reject) => {
+    const server = program.local.listen(port, '127.0.0.1');
+    server.once('listening', () => {
+      resolve(server);
     });
+    server.once('error', (error: NodeJS.ErrnoException) => {
+      const remedy =
+        error.code === 'EADDRINUSE'
+          ? `Port ${String(port)} is in use by another program. Set PORT to another one.`
+          : `Port ${String(port)} cannot be used (${error.code ?? 'unknown'}). Set PORT to another one.`;
+      reject(new CannotStart(remedy));
+    });
+  });
 }
 
-await main();
+/** Stops when asked to: what was accepted is stored, streams end, the data is closed. A second time it stops at once. */
+function stopOnSignals(program: Program, server: Server): void {
+  let isStopping = false;
+  const stop = async (): Promise<void> => {
+    if (isStopping) process.exit(1);
+    isStopping = true;
+    setTimeout(() => process.exit(1), PATIENCE_MS).unref();
+    program.windows.close();
+    await closed(server);
+    await program.stop();
+    process.exit(0);
+  };
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void stop());
+}
+
+async function resumeSharing({ sharing }: Program, port: number): Promise<void> {
+  try {
+    if (await sharing.resume()) console.log(`It is open to the studio network at port ${String(port)}.`);
+  } catch (error) {
+    const why = (error as NodeJS.ErrnoException).code ?? 'unknown';
+    console.error(
+      `The studio network could not be let in at port ${String(port)} (${why}). Set FT_SHARE_PORT to another one.`,
+    );
+  }
+}
+
+async function main({ port, sharePort, folder, demo: withDemo, verbose }: Options): Promise<void> {
+  try {
+    const program = await startProgram({
+      ...{ folder, now, demo, version: versionOf() },
+      log: openLog(join(folder, 'log'), { verbose }),
+      say: (line) => {
+        console.log(line);
+      },
+      workerFile: join(here, 'worker.mjs'),
+      webRoot: join(here, '..', '..', 'web', 'dist', 'browser'),
+      door: (app) => networkDoor(sharePort, app),
+    });
+    if (withDemo) await program.putDemo();
+    const server = await listen(program, port).catch(async (error: unknown) => {
+      await program.stop();
+      throw error;
+    });
+    stopOnSignals(program, server);
+    console.log(`Faithful Thread is at http://127.0.0.1:${String(port)}  (data in ${folder}; Ctrl+C stops it)`);
+    program.schedule.start();
+    await resumeSharing(program, sharePort);
+  } catch (error) {
+    throw cannotStart(error, folder);
+  }
+}
+
+/** What cannot be is said in a sentence; only a fault of the program shows where it is. */
+function complain(error: unknown): never {
+  console.error(error instanceof CannotStart ? error.message : error);
+  process.exit(error instanceof CannotStart ? error.exitCode : 1);
+}
+
+try {
+  await main(optionsOf(process.argv.slice(2), process.env));
+} catch (error) {
+  complain(error);
+}

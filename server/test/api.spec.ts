@@ -1,19 +1,18 @@
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import { historySchema, studioAtSchema, studioListSchema, undoStateSchema } from '@ft/contract/api';
 import { writeBundle } from '@ft/core/formats/bundle';
-import type { Program } from './helpers';
-import { DEMO, performerChange, startProgram, TEST_TIME } from './helpers';
+import request from 'supertest';
+import type { TestProgram } from './helpers';
+import { DEMO, performerChange, putSmallDemo, startProgram, TEST_TIME } from './helpers';
 
-let program: Program;
+let program: TestProgram;
 
 beforeEach(async () => {
   program = await startProgram();
 });
 afterEach(() => program.close());
 
-const openDemo = async (): Promise<void> => {
-  await program.api.post('/api/studios/demo').expect(201, { id: 'saltglass-rooms' });
-};
+const openDemo = (): Promise<void> => putSmallDemo(program);
 const performer = async (): Promise<string> => {
   const { body } = await program.api.get(DEMO).expect(200);
   return studioAtSchema.parse(body).studio.sessions[0]!.threads[0]!.performer;
@@ -22,7 +21,7 @@ const performer = async (): Promise<string> => {
 describe('studios', () => {
   it('are none at first; the demo, a new one and a bundle come on request', async () => {
     await program.api.get('/api/studios').expect(200, { studios: [] });
-    await openDemo();
+    await program.api.post('/api/studios/demo').expect(201, { id: 'saltglass-rooms' });
     await program.api.post('/api/studios').send({ name: 'Glass Lane' }).expect(201, { id: 'glass-lane' });
     const { body } = await program.api.get('/api/studios');
     expect(
@@ -211,10 +210,57 @@ describe('undo and redo', () => {
   });
 });
 
+describe('input made to be slow', () => {
+  it('of nineteen megabytes of the wrong thing is refused at the first two hundred problems', async () => {
+    const { studio } = JSON.parse(writeBundle(saltglassRooms())) as { studio: object };
+    const zeros = `[${'0,'.repeat(9_500_000)}0]`;
+    const text = JSON.stringify({ format: 'faithful-thread/2', studio: { ...studio, sessions: 'HERE' } });
+    const { body } = await program.api
+      .post('/api/bundles')
+      .set('Content-Type', 'text/plain')
+      .send(text.replace('"HERE"', zeros))
+      .expect(422);
+    const { problems } = body as { problems: string[] };
+    expect(problems.join('\n')).toMatch(/There are 9500001 items here; the program takes 100000/);
+    expect(JSON.stringify(body).length).toBeLessThan(2_000);
+  });
+
+  it('that is nested very deep is refused in words, as a bundle and as a change', async () => {
+    await openDemo();
+    const deep = '['.repeat(100_000) + ']'.repeat(100_000);
+    const bundle = await program.api
+      .post('/api/bundles')
+      .set('Content-Type', 'text/plain')
+      .send(`{"format":"faithful-thread/2","studio":${deep}}`)
+      .expect(422);
+    expect((bundle.body as { problems: string[] }).problems[0]).toContain('nested deeper than 64 levels');
+    const change = `{"author":"desk","change":{"id":"change-deep-x","label":"x","edits":[{"type":"room.add","item":${deep}}]}}`;
+    const answer = await program.api
+      .post(`${DEMO}/changes`)
+      .set('Content-Type', 'application/json')
+      .send(change)
+      .expect(400);
+    expect((answer.body as { message: string }).message).toContain('nested deeper than 64 levels');
+  });
+
+  it('with half a character is refused, and nothing is stored', async () => {
+    await openDemo();
+    const body = JSON.stringify(performerChange('Ada', 'Imke Tarrow')).replaceAll('Ada', 'A\\ud800');
+    const answer = await program.api
+      .post(`${DEMO}/changes`)
+      .set('Content-Type', 'application/json')
+      .send(body)
+      .expect(400);
+    expect((answer.body as { message: string }).message).toContain('half a character');
+    expect(await performer()).toBe('Imke Tarrow');
+  });
+});
+
 describe('who is let in', () => {
   it.each([
     ['another name for this machine', { Host: 'rooms.example' }],
     ['another site’s page', { Host: '127.0.0.1:4747', Origin: 'https://rooms.example' }],
+    ['a page of another program at another port', { Host: '127.0.0.1:4747', Origin: 'http://127.0.0.1:5000' }],
     ['an origin that is none', { Host: '127.0.0.1:4747', Origin: 'null' }],
   ])('not %s', async (_name, headers) => {
     await program.api.get('/api/studios').set(headers).expect(403);
@@ -223,6 +269,21 @@ describe('who is let in', () => {
   it('the program’s own page', async () => {
     const headers = { Host: 'localhost:4747', Origin: 'http://localhost:4747' };
     await program.api.get('/api/studios').set(headers).expect(200);
+  });
+
+  it('to change something only with the token that its own pages have', async () => {
+    const bare = request(program.app).post('/api/studios').set('Host', '127.0.0.1');
+    const { body } = await bare.send({ name: 'Glass Lane' }).expect(403);
+    expect(body).toMatchObject({ code: 'no-token' });
+    const page = await request(program.app).get('/api/studios').set('Host', '127.0.0.1').expect(200);
+    const [cookie] = page.headers['set-cookie'] as unknown as string[];
+    expect(cookie).toMatch(/^ft_page=[^;]{32}; Path=\/; SameSite=Strict$/);
+    expect(cookie).toContain(program.token);
+  });
+
+  it('and nothing the API says is kept by a browser', async () => {
+    for (const path of ['/api/studios', '/api/health', '/api/nothing'])
+      expect((await program.api.get(path)).headers['cache-control']).toBe('no-store');
   });
 
   it('under a policy that runs no foreign or inline script', async () => {

@@ -1,16 +1,19 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { StudioStore } from '../src/studioStore';
-import type { Program } from './helpers';
-import { DEMO, performerChange, startProgram } from './helpers';
+import { connect } from 'node:net';
+import { Writable } from 'node:stream';
+import { EventStream } from '../src/events/eventStream';
+import { HistoryStore } from '../src/history/historyStore';
+import type { TestProgram } from './helpers';
+import { DEMO, performerChange, putSmallDemo, startProgram, until } from './helpers';
 
-let program: Program;
+let program: TestProgram;
 let server: Server;
 let address: string;
 
 beforeEach(async () => {
   program = await startProgram();
-  await program.api.post('/api/studios/demo').expect(201);
+  await putSmallDemo(program);
   server = await new Promise((resolve) => {
     const started = program.app.listen(0, '127.0.0.1', () => {
       resolve(started);
@@ -111,14 +114,14 @@ describe('events of a studio', () => {
     const gate = new Promise<void>((resolve) => {
       release = resolve;
     });
-    const reading = jest.spyOn(StudioStore.prototype, 'entriesSince').mockImplementationOnce(async () => {
+    const reading = jest.spyOn(HistoryStore.prototype, 'since').mockImplementationOnce(async () => {
       await gate;
       return [];
     });
     const hasty = await Listener.open(`${DEMO}/events`);
+    await until(() => program.program.windows.count === 1);
     hasty.close();
-    // Time for the server to learn that the connection is gone, before it goes on.
-    await new Promise((resolve) => setTimeout(resolve, 100));
+    await until(() => program.program.windows.count === 0);
     release();
     reading.mockRestore();
     const steady = await Listener.open(`${DEMO}/events`);
@@ -126,7 +129,113 @@ describe('events of a studio', () => {
     steady.close();
   });
 
-  it('are none for a studio that is not there', async () => {
-    expect((await fetch(`${address}/api/studios/nowhere/events`)).status).toBe(404);
+  it('come in order, although lines are written while a window is told what it missed', async () => {
+    await change('Ada', 'Imke Tarrow');
+    const real = HistoryStore.prototype.since;
+    const reading = jest.spyOn(HistoryStore.prototype, 'since').mockImplementationOnce(async function (
+      this: HistoryStore,
+      ...asked
+    ) {
+      const lines = await real.apply(this, asked);
+      // Read, and not told yet: somebody writes.
+      await change('Bo', 'Ada');
+      await change('Cy', 'Bo');
+      return lines;
+    });
+    const window = await Listener.open(`${DEMO}/events?since=0`);
+    const revisions = [];
+    for (let i = 0; i < 3; i++) revisions.push((await window.next('entry'))['revision']);
+    expect(revisions).toEqual([1, 2, 3]);
+    reading.mockRestore();
+    window.close();
+  });
+
+  it('tell whoever made a change what undo would take next, and nobody else', async () => {
+    const [own, other] = await Promise.all([
+      Listener.open(`${DEMO}/events?author=desk`),
+      Listener.open(`${DEMO}/events?author=booth`),
+    ]);
+    await change('Ada', 'Imke Tarrow');
+    expect(await own.next('entry')).toMatchObject({ undo: { undo: { revision: 1, label: 'Performer Ada' } } });
+    expect(await other.next('entry')).not.toHaveProperty('undo');
+    own.close();
+    other.close();
+  });
+
+  it('say that the studio is gone, and which one is meant', async () => {
+    const { body } = await program.api.get(DEMO).expect(200);
+    const { incarnation } = body as { incarnation: string };
+    const window = await Listener.open(`${DEMO}/events?incarnation=${incarnation}`);
+    await program.api.delete(DEMO).expect(204);
+    expect(await window.next('gone')).toEqual({ because: 'removed' });
+    const early = await Listener.open(`${DEMO}/events?incarnation=${incarnation}`);
+    expect(await early.next('gone')).toEqual({ because: 'removed' });
+    await program.api.post('/api/studios/demo').expect(201);
+    const late = await Listener.open(`${DEMO}/events?incarnation=${incarnation}`);
+    expect(await late.next('gone')).toEqual({ because: 'replaced' });
+  });
+
+  it('send a window that missed very much back to the start', async () => {
+    const { entries } = program.program.database.models;
+    const rows = Array.from({ length: 501 }, (_, i) => ({
+      ...{ studioId: 'saltglass-rooms', revision: i + 1, changeId: `change-${String(i)}`, label: 'x' },
+      ...{ author: 'desk', at: '2026-03-01', edits: '[]', inverse: '[]', editCount: 0 },
+    }));
+    await entries.bulkCreate(rows);
+    await program.program.database.models.studios.update({ revision: 501 }, { where: {} });
+    const window = await Listener.open(`${DEMO}/events?since=0`);
+    expect(await window.next('gone')).toEqual({ because: 'behind' });
+  });
+
+  it('let go of a window that does not read, and nothing else happens to the server', async () => {
+    // It asks, and never takes anything off the wire.
+    const lazy = connect((server.address() as AddressInfo).port, '127.0.0.1');
+    lazy.pause();
+    lazy.write(`GET ${DEMO}/events HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n`);
+    await until(() => program.program.windows.count === 1);
+    const line = { revision: 1, change: 'c', label: 'x'.repeat(100_000), author: 'a', at: 't' };
+    for (let revision = 1; program.program.windows.count > 0; revision++) {
+      const entry = { ...line, revision, edits: '[]', inverse: '[]', editCount: 0 };
+      program.program.windows.entry('saltglass-rooms', entry, {});
+      // The system's own buffers take some of it, in their own time.
+      await new Promise((resolve) => setImmediate(resolve));
+    }
+    await program.api.get('/api/health').expect(200);
+    lazy.destroy();
+  });
+
+  it('end for a window that was revoked, although it does not read and more is written', async () => {
+    const { windows } = program.program;
+    const ended: string[] = [];
+    const response = new Writable({ write: () => undefined, highWaterMark: 1 });
+    const stream = new EventStream(response as never, 0, () => ended.push('ended'));
+    windows.join('saltglass-rooms', { stream, author: 'tablet', tablet: { id: 't1', name: 'Tablet' } });
+    const lines = (count: number): void => {
+      for (let i = 0; i < count; i++) stream.tell('presence', { windows: i });
+    };
+    lines(3);
+    windows.revoked('t1');
+    // Writing after the end threw into nowhere, and took the server with it.
+    expect(() => {
+      lines(3);
+      stream.beat();
+      stream.end();
+    }).not.toThrow();
+    expect(ended).toEqual(['ended']);
+    response.destroy(new Error('the wire broke'));
+    await new Promise((resolve) => setImmediate(resolve));
+    await program.api.get('/api/health').expect(200);
+  });
+
+  it('fail without the change that was stored failing with them', async () => {
+    program.program.keeper.listen({
+      entry: () => {
+        throw new Error('a listener that throws');
+      },
+      gone: () => undefined,
+    });
+    await change('Ada', 'Imke Tarrow');
+    const { body } = await program.api.get(DEMO).expect(200);
+    expect((body as { revision: number }).revision).toBe(1);
   });
 });

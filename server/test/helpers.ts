@@ -1,24 +1,45 @@
 import { existsSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import type { Express } from 'express';
 import request from 'supertest';
 import type TestAgent from 'supertest/lib/agent';
-import { createApps } from '../src/app';
-import { openDatabase } from '../src/database';
-import { StudioStore } from '../src/studioStore';
+import { TOKEN_HEADER } from '@ft/contract/token';
+import { writeBundle } from '@ft/core/formats/bundle';
+import type { Budget } from '../src/jobs/jobPool';
+import type { Log } from '../src/log/log';
+import { NO_LOG } from '../src/log/log';
+import type { Program } from '../src/program';
+import { startProgram as start } from '../src/program';
+import { storesOf } from '../src/archive/wholeStudios';
+import { documentsOf } from '../src/studios/documents';
+import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 
 export const TEST_TIME = '2026-03-01T10:00:00.000Z';
 
+/** The worker as it ships, built before the tests run. */
+export const WORKER_FILE = join(__dirname, '../dist/worker.mjs');
+
+/** The small studio that most tests run on, as the demo of the program. */
+const SMALL = saltglassRooms();
+export const SMALL_DEMO = writeBundle(SMALL);
+const SMALL_DOCUMENTS = documentsOf(SMALL);
+
 /** A program on a data folder of its own. */
-export interface Program {
+export interface TestProgram {
   readonly app: Express;
   /** The program as the studio network sees it. */
   readonly network: Express;
   readonly clock: { now: string };
   readonly api: TestAgent;
-  readonly file: string;
-  /** Closes the data base and removes its folder. */
+  /** What a page shows with whatever changes something. */
+  readonly token: string;
+  readonly folder: string;
+  readonly said: string[];
+  readonly program: Program;
+  /** Closes the data and leaves its folder. */
+  stop(): Promise<void>;
+  /** Closes the data and removes its folder. */
   close(): Promise<void>;
 }
 
@@ -27,26 +48,49 @@ const BASE = existsSync('/dev/shm') ? '/dev/shm' : tmpdir();
 
 export const emptyFolder = (): string => mkdtempSync(join(BASE, 'ft-test-'));
 
-export async function startProgram(file = join(emptyFolder(), 'studios.sqlite')): Promise<Program> {
-  const sequelize = await openDatabase(file);
+/** Waits until something has come about. */
+export async function until(condition: () => boolean | Promise<boolean>): Promise<void> {
+  while (!(await condition())) await new Promise((resolve) => setTimeout(resolve, 5));
+}
+
+export interface Start {
+  readonly folder?: string;
+  readonly demo?: string;
+  readonly budget?: Budget;
+  readonly log?: Log;
+}
+
+export async function startProgram({
+  folder = emptyFolder(),
+  demo = SMALL_DEMO,
+  budget,
+  log = NO_LOG,
+}: Start = {}): Promise<TestProgram> {
   const clock = { now: TEST_TIME };
-  const { local: app, network } = createApps({
-    store: new StudioStore(sequelize),
+  const said: string[] = [];
+  const program = await start({
+    ...{ folder, log, version: '0.0.0', workerFile: WORKER_FILE },
+    ...(budget && { budget }),
     now: () => clock.now,
+    demo: () => demo,
+    say: (line) => said.push(line),
     door: () => ({ port: 4748, open: () => Promise.resolve(), close: () => Promise.resolve() }),
   });
+  const { local: app, network, token } = program;
+  const api = request.agent(app).set('Host', '127.0.0.1').set(TOKEN_HEADER, token);
+  const stop = (): Promise<void> => program.stop();
   return {
-    app,
-    network,
-    clock,
-    file,
-    api: request.agent(app).set('Host', '127.0.0.1'),
+    ...{ app, network, clock, folder, token, program, api, said, stop },
     async close() {
-      await sequelize.close();
-      rmSync(dirname(file), { recursive: true, force: true });
+      await stop();
+      rmSync(folder, { recursive: true, force: true });
     },
   };
 }
+
+/** Puts the small studio in without asking for it: reading a bundle starts a thread. */
+export const putSmallDemo = ({ program }: TestProgram): Promise<void> =>
+  storesOf(program.database).store.create(SMALL_DOCUMENTS, TEST_TIME);
 
 let changes = 0;
 

@@ -1,18 +1,17 @@
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { DEMO_BUNDLE, SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/builtDemo';
 import { changeParamsEdits, removeDevicesEdits } from '@ft/core/plan/rigEdits';
 import { removeTrackEdits } from '@ft/core/plan/trackEdits';
 import { readWiresCsv } from '@ft/core/formats/csv/wiresCsv';
 import type { EditJson } from '@ft/core/edits/editKind';
 import type { Studio } from '@ft/core/session/studioSchema';
-import { SessionRow } from '../src/models';
-import type { Program } from './helpers';
+import type { TestProgram } from './helpers';
 import { DEMO, startProgram } from './helpers';
 
-let program: Program;
+let program: TestProgram;
 let serial = 0;
 
 beforeEach(async () => {
-  program = await startProgram();
+  program = await startProgram({ demo: DEMO_BUNDLE });
   await program.api.post('/api/studios/demo').expect(201);
 });
 afterEach(() => program.close());
@@ -108,7 +107,8 @@ describe('a rig on the server', () => {
   });
 
   it('reads a session of an older version, with what has been added since', async () => {
-    const row = (await SessionRow.findOne({ where: { studioId: 'saltglass-rooms' } }))!;
+    const { sessions } = program.program.database.models;
+    const row = (await sessions.findOne({ where: { studioId: 'saltglass-rooms' } }))!;
     const {
       tracks: _tracks,
       buses: _buses,
@@ -117,13 +117,8 @@ describe('a rig on the server', () => {
       ...older
     } = JSON.parse(row.document) as Record<string, unknown>;
     await row.update({ document: JSON.stringify(older) });
-    const again = await startProgram(program.file);
-    const { body } = await again.api.get(DEMO).expect(200);
-    expect((body as { studio: Studio }).studio.sessions[0]).toMatchObject({
-      tracks: [],
-      buses: [],
-      panLawDb: -3,
-    });
-    await again.close();
+    await program.stop();
+    program = await startProgram({ folder: program.folder });
+    expect((await stored()).sessions[0]).toMatchObject({ tracks: [], buses: [], panLawDb: -3 });
   });
 });

@@ -1,20 +1,22 @@
 import request from 'supertest';
 import type TestAgent from 'supertest/lib/agent';
 import type { SharingState } from '@ft/contract/sharing';
-import { networkDoor } from '../src/sharing/network';
-import type { Program } from './helpers';
-import { DEMO, performerChange, startProgram } from './helpers';
+import { TOKEN_HEADER } from '@ft/contract/token';
+import { networkDoor } from '../src/network/door';
+import type { TestProgram } from './helpers';
+import { DEMO, performerChange, putSmallDemo, startProgram } from './helpers';
 
-let program: Program;
+let program: TestProgram;
 const HOST = '127.0.0.1:4748';
 
 beforeEach(async () => {
   program = await startProgram();
-  await program.api.post('/api/studios/demo').expect(201);
+  await putSmallDemo(program);
 });
 afterEach(() => program.close());
 
-const network = (): TestAgent => request.agent(program.network).set('Host', HOST);
+const network = (): TestAgent =>
+  request.agent(program.network).set('Host', HOST).set(TOKEN_HEADER, program.token);
 
 async function opened(): Promise<void> {
   await program.api.put('/api/sharing').send({ isOpen: true }).expect(200);
@@ -25,14 +27,14 @@ async function offer(role: string): Promise<string> {
   return (answer.body as SharingState).offer!.code;
 }
 
-/** A device on the studio network, paired. */
+/** A tablet on the studio network, paired. */
 async function paired(role: 'edit' | 'tick', name = 'Tablet at the bay'): Promise<TestAgent> {
-  const device = network();
+  const tablet = network();
   const code = await offer(role);
-  const answer = await device.post('/api/pair').send({ code, name }).expect(201);
+  const answer = await tablet.post('/api/pair').send({ code, name }).expect(201);
   const [cookie = ''] = answer.headers['set-cookie'] as unknown as string[];
   expect(cookie).toMatch(/HttpOnly; SameSite=Strict$/);
-  return device.set('Cookie', cookie.split(';')[0]!);
+  return tablet.set('Cookie', cookie.split(';')[0]!);
 }
 
 const tickChange = (id = 'tick-0001'): object => {
@@ -41,9 +43,9 @@ const tickChange = (id = 'tick-0001'): object => {
 };
 
 describe('the studio network', () => {
-  it('is closed at first, and says nothing to a device that is not paired', async () => {
+  it('is closed at first, and says nothing to a tablet that is not paired', async () => {
     const state = (await program.api.get('/api/sharing').expect(200)).body as SharingState;
-    expect(state).toEqual({ isOpen: false, addresses: [], devices: [], offer: null });
+    expect(state).toEqual({ isOpen: false, addresses: [], tablets: [], offer: null });
     const answer = await network().get(DEMO).expect(401);
     expect(answer.body).toMatchObject({ code: 'not-paired' });
     await program.api.post('/api/sharing/offers').send({ role: 'edit' }).expect(409);
@@ -51,18 +53,18 @@ describe('the studio network', () => {
 
   it('cannot open itself, nor list or make codes', async () => {
     await opened();
-    const device = await paired('edit');
-    await device.get('/api/sharing').expect(404);
-    await device.post('/api/sharing/offers').send({ role: 'edit' }).expect(404);
-    await device.put('/api/sharing').send({ isOpen: false }).expect(404);
+    const tablet = await paired('edit');
+    await tablet.get('/api/sharing').expect(404);
+    await tablet.post('/api/sharing/offers').send({ role: 'edit' }).expect(404);
+    await tablet.put('/api/sharing').send({ isOpen: false }).expect(404);
   });
 
   it('answers to its own address only, and not to pages of other sites', async () => {
     await opened();
-    const device = await paired('edit');
-    await device.get(DEMO).set('Host', 'studio.example').expect(403);
-    await device.get(DEMO).set('Host', HOST).set('Origin', 'http://elsewhere.example').expect(403);
-    await device.get(DEMO).set('Host', HOST).set('Origin', `http://${HOST}`).expect(200);
+    const tablet = await paired('edit');
+    await tablet.get(DEMO).set('Host', 'studio.example').expect(403);
+    await tablet.get(DEMO).set('Host', HOST).set('Origin', 'http://elsewhere.example').expect(403);
+    await tablet.get(DEMO).set('Host', HOST).set('Origin', `http://${HOST}`).expect(200);
   });
 
   it('shows a link with a QR code for each address', async () => {
@@ -77,57 +79,57 @@ describe('the studio network', () => {
   });
 });
 
-describe('a paired device', () => {
+describe('a paired tablet', () => {
   it('edits, and the history names it', async () => {
     await opened();
-    const device = await paired('edit', 'Desk tablet');
-    await device.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
+    const tablet = await paired('edit', 'Desk tablet');
+    await tablet.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
     await program.api.post(`${DEMO}/changes`).send(performerChange('Imke Tarrow', 'Ada')).expect(200);
-    const { entries } = (await program.api.get(`${DEMO}/history`)).body as { entries: { device?: string }[] };
-    expect(entries.map((entry) => entry.device)).toEqual([undefined, 'Desk tablet']);
-    expect((await device.get('/api/me')).body).toEqual({ device: { name: 'Desk tablet', role: 'edit' } });
-    expect((await program.api.get('/api/me')).body).toEqual({ device: null });
+    const { entries } = (await program.api.get(`${DEMO}/history`)).body as { entries: { tablet?: string }[] };
+    expect(entries.map((entry) => entry.tablet)).toEqual([undefined, 'Desk tablet']);
+    expect((await tablet.get('/api/me')).body).toEqual({ tablet: { name: 'Desk tablet', role: 'edit' } });
+    expect((await program.api.get('/api/me')).body).toEqual({ tablet: null });
   });
 
   it('that may only tick ticks, takes ticks back, and nothing else', async () => {
     await opened();
-    const device = await paired('tick');
-    await device.post(`${DEMO}/changes`).send(tickChange()).expect(200);
-    const refused = await device
+    const tablet = await paired('tick');
+    await tablet.post(`${DEMO}/changes`).send(tickChange()).expect(200);
+    const refused = await tablet
       .post(`${DEMO}/changes`)
       .send(performerChange('Ada', 'Imke Tarrow'))
       .expect(403);
     expect(refused.body).toMatchObject({ code: 'may-only-tick' });
-    await device.delete(DEMO).expect(403);
-    await device.post('/api/studios').send({ name: 'Mine' }).expect(403);
-    await device.post(`${DEMO}/undo`).send({ author: 'tablet', change: 'undo-0001' }).expect(200);
+    await tablet.delete(DEMO).expect(403);
+    await tablet.post('/api/studios').send({ name: 'Mine' }).expect(403);
+    await tablet.post(`${DEMO}/undo`).send({ author: 'tablet', change: 'undo-0001' }).expect(200);
     await program.api.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
-    await device
+    await tablet
       .post(`${DEMO}/undo`)
       .send({ author: 'tablet', change: 'undo-0002', revision: 3 })
       .expect(403);
-    await device.get(`${DEMO}/history`).expect(200);
+    await tablet.get(`${DEMO}/history`).expect(200);
   });
 
   it('can be let edit, and is forgotten when it is revoked', async () => {
     await opened();
-    const device = await paired('tick');
-    const { devices } = (await program.api.get('/api/sharing')).body as SharingState;
-    expect(devices).toMatchObject([{ name: 'Tablet at the bay', role: 'tick' }]);
-    const path = `/api/sharing/devices/${devices[0]!.id}`;
+    const tablet = await paired('tick');
+    const { tablets } = (await program.api.get('/api/sharing')).body as SharingState;
+    expect(tablets).toMatchObject([{ name: 'Tablet at the bay', role: 'tick' }]);
+    const path = `/api/sharing/tablets/${tablets[0]!.id}`;
     await program.api.patch(path).send({ role: 'edit' }).expect(200);
-    await device.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
+    await tablet.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
     await program.api.delete(path).expect(200);
-    await device.get(DEMO).expect(401);
+    await tablet.get(DEMO).expect(401);
     await program.api.delete(path).expect(404);
   });
 
   it('keeps its secret to itself: the file has only a hash of it', async () => {
     await opened();
     await paired('edit');
-    const { devices } = (await program.api.get('/api/sharing')).body as SharingState;
-    expect(JSON.stringify(devices)).not.toMatch(/secret|hash/i);
-    await network().get(DEMO).set('Cookie', `ft_device=${devices[0]!.id}.guess`).expect(401);
+    const { tablets } = (await program.api.get('/api/sharing')).body as SharingState;
+    expect(JSON.stringify(tablets)).not.toMatch(/secret|hash/i);
+    await network().get(DEMO).set('Cookie', `ft_device=${tablets[0]!.id}.guess`).expect(401);
   });
 
   it('needs the right code: wrong ones are slowed down, whoever tries', async () => {

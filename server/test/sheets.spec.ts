@@ -2,14 +2,15 @@ import { execFileSync } from 'node:child_process';
 import { rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Papa from 'papaparse';
-import type { Program } from './helpers';
+import type { TestProgram } from './helpers';
+import { DEMO_BUNDLE } from '../../core/test/fixtures/builtDemo';
 import { DEMO, emptyFolder, startProgram } from './helpers';
 
 const SHEET = `${DEMO}/sessions/lamplighters-ledger/scenes/tracking/patch-list`;
-let program: Program;
+let program: TestProgram;
 
 beforeAll(async () => {
-  program = await startProgram();
+  program = await startProgram({ demo: DEMO_BUNDLE });
   await program.api.post('/api/studios/demo').expect(201);
 });
 afterAll(() => program.close());

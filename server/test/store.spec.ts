@@ -1,120 +1,166 @@
 import { rmSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { Sequelize } from 'sequelize';
 import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
-import type { Entry } from '@ft/core/edits/ledger';
-import { accept } from '@ft/core/edits/ledger';
+import { seeded } from '../../core/test/fixtures/seeded';
+import type { StackEntry } from '@ft/core/edits/undoStack';
+import { undoStacks } from '@ft/core/edits/undoStack';
 import { writeBundle } from '@ft/core/formats/bundle';
 import { removeThreadEdits } from '@ft/core/plan/threadEdits';
 import type { Studio } from '@ft/core/session/studioSchema';
-import { openDatabase } from '../src/database';
-import { MIGRATIONS } from '../src/migrations';
-import { EntryRow, SessionRow } from '../src/models';
-import { StudioStore } from '../src/studioStore';
+import { storesOf } from '../src/archive/wholeStudios';
+import type { Database } from '../src/database/openDatabase';
+import { openDatabase } from '../src/database/openDatabase';
+import type { HistoryStore } from '../src/history/historyStore';
+import type { StoredEntry } from '../src/history/storedEntry';
+import { acceptOrder } from '../src/studios/acceptance';
+import { documentsOf, studioOf } from '../src/studios/documents';
+import type { StudioStore } from '../src/studios/studioStore';
+import { StaleWrite } from '../src/studios/studioStore';
 import { emptyFolder, TEST_TIME } from './helpers';
 
 const demo = saltglassRooms();
 const file = join(emptyFolder(), 'studios.sqlite');
-let sequelize: Sequelize;
+let database: Database;
 let store: StudioStore;
+let history: HistoryStore;
 
 beforeEach(async () => {
-  sequelize = await openDatabase(file);
-  store = new StudioStore(sequelize);
+  database = await openDatabase(file);
+  ({ store, history } = storesOf(database));
   await store.remove(demo.id);
-  await store.create(demo, TEST_TIME);
+  await store.create(documentsOf(demo), TEST_TIME);
 });
-afterEach(() => sequelize.close());
+afterEach(() => database.close());
 afterAll(() => {
   rmSync(dirname(file), { recursive: true });
 });
 
-function made(studio: Studio, revision: number): { readonly studio: Studio; readonly entry: Entry } {
+function made(studio: Studio, revision: number) {
   const edits = removeThreadEdits(studio, SALTGLASS_PLACE, 'line-1' as never);
   const change = { id: `change-${String(revision)}-x`, label: 'Remove line 1', edits: [...edits] };
-  const result = accept(studio, revision, change, { author: 'desk', at: TEST_TIME });
+  const result = acceptOrder(studio, revision, {
+    change,
+    making: { author: 'desk', at: TEST_TIME },
+    ticksOnly: false,
+  });
   if (!result.ok) throw new Error('this change applies');
   return result;
 }
 
 describe('the store', () => {
   it('gives back what was put in, after the file was closed and opened again', async () => {
-    const { studio, entry } = made(demo, 0);
-    await store.append(demo, studio, entry);
-    await sequelize.close();
-    sequelize = await openDatabase(file);
-    const reopened = new StudioStore(sequelize);
-    const read = await reopened.read(demo.id);
+    const { after, write, entry } = made(demo, 0);
+    await store.append(demo.id, (await store.standing(demo.id))!, write, entry);
+    await database.close();
+    database = await openDatabase(file);
+    const reopened = storesOf(database);
+    const read = await reopened.store.read(demo.id);
     expect(read?.revision).toBe(1);
-    expect(read && writeBundle(read.studio)).toBe(writeBundle(studio));
-    expect(await reopened.entriesSince(demo.id, 0)).toEqual([entry]);
+    expect(read && writeBundle(studioOf(read.documents))).toBe(writeBundle(after));
+    expect(await reopened.history.since(demo.id, 0, 10)).toEqual([entry]);
   });
 
   it('stores a change whole or not at all', async () => {
-    const { studio, entry } = made(demo, 0);
-    await store.append(demo, studio, entry);
-    // The same revision again breaks the key of the history: the document must not move either.
-    await expect(store.append(studio, { ...studio, name: 'Half stored' }, entry)).rejects.toThrow();
+    const { write, entry } = made(demo, 0);
+    await store.append(demo.id, (await store.standing(demo.id))!, write, entry);
+    const standing = (await store.standing(demo.id))!;
+    // The same line again breaks a key of the history: the document must not move either.
+    const again = { ...write, name: 'Half stored' };
+    await expect(store.append(demo.id, standing, again, { ...entry, revision: 1 })).rejects.toThrow();
     const read = await store.read(demo.id);
-    expect(read?.studio.name).toBe('Saltglass Rooms');
+    expect(read?.documents.name).toBe('Saltglass Rooms');
     expect(read?.revision).toBe(1);
   });
 
+  it('refuses what was worked out from a studio that has changed since, or is another one', async () => {
+    const { write, entry } = made(demo, 0);
+    const before = (await store.standing(demo.id))!;
+    await store.append(demo.id, before, write, entry);
+    const late = { ...entry, change: 'change-late-x', revision: 1 };
+    await expect(store.append(demo.id, before, write, late)).rejects.toThrow(StaleWrite);
+    await store.remove(demo.id);
+    await store.create(documentsOf(demo), TEST_TIME);
+    await expect(store.append(demo.id, before, write, late)).rejects.toThrow(StaleWrite);
+    expect((await store.standing(demo.id))?.revision).toBe(0);
+  });
+
   it('keeps nothing of a studio that was removed', async () => {
-    const { studio, entry } = made(demo, 0);
-    await store.append(demo, studio, entry);
+    const { write, entry } = made(demo, 0);
+    await store.append(demo.id, (await store.standing(demo.id))!, write, entry);
     expect(await store.remove(demo.id)).toBe(true);
     expect(await store.remove(demo.id)).toBe(false);
-    expect([await SessionRow.count(), await EntryRow.count()]).toEqual([0, 0]);
+    const { sessions, entries } = database.models;
+    expect([await sessions.count(), await entries.count()]).toEqual([0, 0]);
   });
 
   it('drops a session that a change took out', async () => {
-    const after = { ...demo, sessions: [] };
-    await store.append(demo, after, { ...made(demo, 0).entry });
-    expect(await SessionRow.count()).toBe(0);
+    const { write, entry } = made(demo, 0);
+    const without = { ...write, sessions: [], gone: demo.sessions.map(({ id }) => id) };
+    await store.append(demo.id, (await store.standing(demo.id))!, without, entry);
+    expect(await database.models.sessions.count()).toBe(0);
   });
 
-  it('writes ahead and flushes every commit', async () => {
-    const pragma = async (name: string): Promise<unknown> => (await sequelize.query(`PRAGMA ${name}`))[0];
+  it('writes ahead and flushes every commit, on every connection', async () => {
+    const pragma = async (name: string, transaction?: unknown): Promise<unknown> =>
+      (await database.sequelize.query(`PRAGMA ${name}`, { transaction: transaction as never }))[0];
     expect(await pragma('journal_mode')).toEqual([{ journal_mode: 'wal' }]);
     expect(await pragma('synchronous')).toEqual([{ synchronous: 2 }]);
+    await database.write(async (transaction) => {
+      // 2 is FULL. The library's own connection for a transaction used to be left at the default.
+      expect(await pragma('synchronous', transaction)).toEqual([{ synchronous: 2 }]);
+      expect(await pragma('foreign_keys', transaction)).toEqual({ foreign_keys: 1 });
+      expect(await pragma('busy_timeout', transaction)).toEqual([{ timeout: 20_000 }]);
+    });
+  });
+});
+
+describe('what undo and redo would take next', () => {
+  /** Random changes, undos (also of others', also of old ones) and redos by three people. */
+  async function randomHistory(seed: number): Promise<readonly StackEntry[]> {
+    const dice = seeded(seed);
+    const lines: StoredEntry[] = [];
+    for (let revision = 1; revision <= 60; revision++) {
+      const author = dice.pick(['ada', 'bo', 'cy']);
+      const kind = dice.roll();
+      const { undo, redo } = await history.undoState(demo.id, author);
+      const any = lines.length === 0 ? undefined : dice.pick(lines).revision;
+      const undoes = kind < 0.3 ? undo?.revision : kind < 0.4 ? any : undefined;
+      const redoes = kind >= 0.4 && kind < 0.6 ? redo?.revision : undefined;
+      const entry: StoredEntry = {
+        ...{ revision, change: `change-${String(revision)}`, label: `Line ${String(revision)}`, author },
+        ...{ at: TEST_TIME, edits: '[]', inverse: '[]', editCount: 0 },
+        ...(undoes !== undefined && { undoes }),
+        ...(redoes !== undefined && { redoes }),
+      };
+      lines.push(entry);
+      await database.write((transaction) => history.append(demo.id, entry, transaction));
+    }
+    return lines;
+  }
+
+  it.each([1, 2, 3, 4, 5, 6])('is what the whole history says (seed %i)', async (seed) => {
+    const lines = await randomHistory(seed);
+    for (const author of ['ada', 'bo', 'cy']) {
+      const { done, undone } = undoStacks(lines, author);
+      const state = await history.undoState(demo.id, author);
+      expect([state.undo?.revision, state.redo?.revision]).toEqual([done.at(-1), undone.at(-1)]);
+    }
   });
 
-  it('brings a file of the version before up to date: what was marked as plugged lies on the floor', async () => {
-    const older = new Sequelize({
-      dialect: 'sqlite',
-      storage: join(dirname(file), 'older.sqlite'),
-      logging: false,
-    });
-    const tables = older.getQueryInterface();
-    await MIGRATIONS[0]!.up({ context: tables });
-    await older.query('CREATE TABLE SequelizeMeta (name VARCHAR(255) PRIMARY KEY)');
-    await tables.bulkInsert('SequelizeMeta', [{ name: MIGRATIONS[0]!.name }]);
-    const [session] = demo.sessions;
-    const scene = session!.scenes[0]!;
-    const cords = scene.cords.map((cord, i) => ({ ...cord, plugged: i === 0 }));
-    const document = JSON.stringify({ ...session, scenes: [{ ...scene, cords }] });
-    const { id, name, rig } = demo;
-    await tables.bulkInsert('studios', [
-      { id, name, revision: 1, changedAt: TEST_TIME, rig: JSON.stringify(rig) },
-    ]);
-    await tables.bulkInsert('sessions', [{ studioId: id, id: session!.id, name, document }]);
-    const edits = JSON.stringify([
-      { type: 'cord.remove', ...SALTGLASS_PLACE, id: cords[0]!.id, was: cords[0] },
-    ]);
-    const line = { changeId: 'older-change', label: 'Pull', author: 'desk', at: TEST_TIME };
-    await tables.bulkInsert('entries', [{ studioId: id, revision: 1, ...line, edits, inverse: '[]' }]);
-    await older.close();
-
-    const newer = await openDatabase(join(dirname(file), 'older.sqlite'));
-    const reopened = new StudioStore(newer);
-    const { from, to, stock } = scene.cords[0]!;
-    const read = await reopened.read(id);
-    expect(read?.studio).toEqual({ ...demo, floor: { ...demo.floor, cords: [{ id: from, to, stock }] } });
-    expect((await reopened.entriesSince(id, 0))[0]!.edits).toEqual([
-      { type: 'cord.remove', ...SALTGLASS_PLACE, id: scene.cords[0]!.id, was: scene.cords[0] },
-    ]);
-    await newer.close();
-    sequelize = await openDatabase(file);
+  it('is found by one look into an index, and so is a page of the history', async () => {
+    const plan = async (sql: string): Promise<string> => {
+      const [rows] = await database.sequelize.query(`EXPLAIN QUERY PLAN ${sql}`);
+      return (rows as { detail: string }[]).map(({ detail }) => detail).join('; ');
+    };
+    const stack = await plan(
+      "SELECT revision FROM entries WHERE studioId = 'a' AND author = 'b' AND stack = 'done' ORDER BY revision DESC LIMIT 1",
+    );
+    expect(stack).toContain('entries_on_stack (studioId=? AND author=? AND stack=?)');
+    const page = await plan(
+      "SELECT revision FROM entries WHERE studioId = 'a' AND revision < 9 ORDER BY revision DESC LIMIT 201",
+    );
+    expect(page).toMatch(/SEARCH entries USING .*\(studioId=\? AND revision<\?\)/);
+    // Neither sorts, nor goes through all lines.
+    expect(stack + page).not.toMatch(/SCAN|TEMP B-TREE/);
   });
 });

@@ -14,6 +14,7 @@ const rename = (value: string, was: string): ReturnType<typeof StudioActions.cha
     draft: { key: 'line-1:performer', text: value },
   });
 
+const kept = (): readonly unknown[] => keptPending('saltglass-rooms', 'first').own;
 const open = StudioActions.open({ studioId: 'saltglass-rooms', place: SALTGLASS_PLACE });
 
 describe('opening a studio', () => {
@@ -43,7 +44,7 @@ describe('a change', () => {
     await enter();
     store.dispatch(rename('Ada', 'Imke Tarrow'));
     await until(() => api.entries.length === 1);
-    expect(keptPending('saltglass-rooms')).toEqual([]);
+    expect(kept()).toEqual([]);
     expect(store.selectSignal(studioFeature.selectPending)()).toEqual([]);
   });
 
@@ -52,11 +53,11 @@ describe('a change', () => {
     await enter();
     api.reachable = false;
     store.dispatch(rename('Ada', 'Imke Tarrow'));
-    await until(() => keptPending('saltglass-rooms').length === 1);
+    await until(() => kept().length === 1);
     expect(store.selectSignal(studioFeature.selectPending)()).toHaveLength(1);
     api.reachable = true;
     await until(() => api.entries.length === 1, 'the change at the server');
-    await until(() => keptPending('saltglass-rooms').length === 0);
+    await until(() => kept().length === 0);
   });
 
   it('left unsent is sent after a reload', async () => {
@@ -64,7 +65,7 @@ describe('a change', () => {
     await first.open();
     first.api.reachable = false;
     first.store.dispatch(rename('Ada', 'Imke Tarrow'));
-    await until(() => keptPending('saltglass-rooms').length === 1);
+    await until(() => kept().length === 1);
     first.store.dispatch(StudioActions.close());
     first.api.reachable = true;
     first.store.dispatch(open);
@@ -77,7 +78,7 @@ describe('a change', () => {
     // Somebody else was first, and this window has not heard of it yet.
     const theirs = { type: 'thread.set', session: 'lamplighters-ledger', id: 'line-1', field: 'performer' };
     api
-      .change('', 'booth', {
+      .change({ id: 'saltglass-rooms', incarnation: 'first' }, 'booth', {
         id: 'change-theirs',
         label: 'x',
         edits: [{ ...theirs, value: 'Bo', was: 'Imke Tarrow' }],

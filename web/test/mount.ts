@@ -2,7 +2,7 @@ import type { Type } from '@angular/core';
 import type { ComponentFixture } from '@angular/core/testing';
 import { TestBed } from '@angular/core/testing';
 import { Store } from '@ngrx/store';
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../../core/test/fixtures/builtDemo';
 import { SALTGLASS_PLACE } from '../../core/test/fixtures/thin/saltglass';
 import { appConfig } from '../src/app/app.config';
 import { Api } from '../src/app/state/api.service';

@@ -3,9 +3,9 @@ import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import type { Observable } from 'rxjs';
 import { of, throwError } from 'rxjs';
-import type { DeviceRole, SharingState } from '@ft/contract/sharing';
-import { PairPage } from '../src/app/sharing/pair-page';
-import { SharingPage } from '../src/app/sharing/sharing-page';
+import type { TabletRole, SharingState } from '@ft/contract/sharing';
+import { PairPage } from '../src/app/start/pair-page';
+import { SharingPage } from '../src/app/start/sharing-page';
 import { FakeApi } from './fake-api';
 import type { Bench, Mounted } from './mount';
 import { bench } from './mount';
@@ -13,7 +13,7 @@ import { bench } from './mount';
 /** The sharing side of the server, kept in memory. */
 class SharingApi extends FakeApi {
   isLocal = true;
-  state: SharingState = { isOpen: false, addresses: [], devices: [], offer: null };
+  state: SharingState = { isOpen: false, addresses: [], tablets: [], offer: null };
   readonly paired: string[] = [];
 
   sharing(): Observable<SharingState> {
@@ -22,16 +22,16 @@ class SharingApi extends FakeApi {
   setSharing(isOpen: boolean): Observable<SharingState> {
     return this.answer({ isOpen, addresses: isOpen ? ['http://192.0.2.2:4748'] : [], offer: null });
   }
-  offerPairing(role: DeviceRole): Observable<SharingState> {
+  offerPairing(role: TabletRole): Observable<SharingState> {
     const links = [{ address: 'http://192.0.2.2:4748/pair?code=12345678', qrSvg: '<svg/>' }];
     return this.answer({ offer: { code: '12345678', role, until: '2026-03-01T10:10:00Z', links } });
   }
-  setDeviceRole(id: string, role: DeviceRole): Observable<SharingState> {
-    const devices = this.state.devices.map((device) => (device.id === id ? { ...device, role } : device));
-    return this.answer({ devices });
+  setTabletRole(id: string, role: TabletRole): Observable<SharingState> {
+    const tablets = this.state.tablets.map((tablet) => (tablet.id === id ? { ...tablet, role } : tablet));
+    return this.answer({ tablets });
   }
-  revokeDevice(id: string): Observable<SharingState> {
-    return this.answer({ devices: this.state.devices.filter((device) => device.id !== id) });
+  revokeTablet(id: string): Observable<SharingState> {
+    return this.answer({ tablets: this.state.tablets.filter((tablet) => tablet.id !== id) });
   }
   pair(code: string, name: string): Observable<unknown> {
     if (code !== '12345678')
@@ -89,7 +89,7 @@ describe('the studio network', () => {
 
   it('is closed at first, and is opened and closed by one setting', () => {
     expect(page.text()).toContain('Closed: only this computer reaches the program.');
-    expect(page.text()).not.toContain('Pair a device');
+    expect(page.text()).not.toContain('Pair a tablet');
     press(/Open it to the studio network/);
     expect(page.text()).toContain('http://192.0.2.2:4748');
     expect(page.text()).toContain('not encrypted');
@@ -108,16 +108,16 @@ describe('the studio network', () => {
     expect(page.element.querySelector('img')!.src).toMatch(/^data:image\/svg\+xml/);
   });
 
-  it('lists paired devices, lets them edit, and revokes them', () => {
+  it('lists paired tablets, lets them edit, and revokes them', () => {
     api.state = {
       ...api.state,
-      devices: [{ id: 'a', name: 'Tablet', role: 'tick', pairedAt: '2026-03-01T10:00:00Z', seenAt: null }],
+      tablets: [{ id: 'a', name: 'Tablet', role: 'tick', pairedAt: '2026-03-01T10:00:00Z', seenAt: null }],
     };
     press(/Open it/);
     const select = page.element.querySelector<HTMLSelectElement>('[aria-label="Tablet may"]')!;
     select.value = 'edit';
     select.dispatchEvent(new Event('change'));
-    expect(api.state.devices[0]!.role).toBe('edit');
+    expect(api.state.tablets[0]!.role).toBe('edit');
     page.fixture.detectChanges();
     press(/Revoke Tablet/);
     expect(page.text()).toContain('None yet.');

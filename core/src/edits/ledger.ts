@@ -11,8 +11,8 @@ export interface Entry {
   readonly change: string;
   readonly label: string;
   readonly author: string;
-  /** The paired device it came from; left out for the computer the program runs on. */
-  readonly device?: string;
+  /** The paired tablet it came from, by id; left out for the computer the program runs on. */
+  readonly tablet?: string;
   readonly at: string;
   readonly edits: readonly EditJson[];
   readonly inverse: readonly EditJson[];
@@ -28,7 +28,7 @@ export type Acceptance =
 /** Who makes a change, when, and whether it takes back an earlier one. */
 export interface Making {
   readonly author: string;
-  readonly device?: string;
+  readonly tablet?: string;
   readonly at: string;
   readonly undoes?: number;
   readonly redoes?: number;

@@ -6,19 +6,19 @@ export interface StackEntry {
   readonly redoes?: number | null;
 }
 
-export interface UndoTargets {
-  /** Revision that undo would take back. */
-  readonly undo?: number;
-  /** Revision of the undo that redo would take back. */
-  readonly redo?: number;
+/** An author's revisions that undo would take back, and those of the undos that redo would put back; the next one is the last of each. */
+export interface UndoStacks {
+  readonly done: readonly number[];
+  readonly undone: readonly number[];
 }
 
 /**
- * What undo and redo mean next for an author, read from the history alone, so that both survive a
- * reload. An own change clears what could be redone; other people's changes are left out.
+ * What undo and redo mean for an author, read from the history alone, so that both survive a reload. An own
+ * change clears what could be redone; other people's changes are left out. The server keeps the same as marks
+ * in the history, which this works out where they are not there yet, and holds them against in tests.
  * @param history all entries, oldest first.
  */
-export function undoTargets(history: readonly StackEntry[], author: string): UndoTargets {
+export function undoStacks(history: readonly StackEntry[], author: string): UndoStacks {
   const done: number[] = [];
   const undone: number[] = [];
   for (const entry of history) {
@@ -35,6 +35,5 @@ export function undoTargets(history: readonly StackEntry[], author: string): Und
       done.push(entry.revision);
     }
   }
-  const [undo, redo] = [done.at(-1), undone.at(-1)];
-  return { ...(undo !== undefined && { undo }), ...(redo !== undefined && { redo }) };
+  return { done, undone };
 }

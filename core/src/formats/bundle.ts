@@ -6,8 +6,9 @@ import type { Studio } from '../session/studioSchema';
 import { studioSchema } from '../session/studioSchema';
 import { canonicalStudio } from './canonicalStudio';
 import { liftPlugged } from './liftPlugged';
+import { boundsProblem } from './jsonBounds';
 import { parseJson } from './parseJson';
-import { shapeProblems } from './shapeProblems';
+import { firstProblems, readShape } from './readShape';
 
 /** The name and version of the open bundle format, `*.thread.json`. */
 export const BUNDLE_FORMAT = 'faithful-thread/2';
@@ -16,6 +17,9 @@ export const BUNDLE_FORMAT = 'faithful-thread/2';
 const OLDER_FORMAT = 'faithful-thread/1';
 
 export const bundleSchema = z.strictObject({ format: z.literal(BUNDLE_FORMAT), studio: studioSchema });
+
+/** A file may state anything; so much of it is repeated. */
+const MOST_SAID = 60;
 
 export type BundleReading =
   | {
@@ -31,7 +35,11 @@ function formatProblem(value: unknown): Problem | undefined {
     typeof value === 'object' && value !== null && 'format' in value ? value.format : undefined;
   if (found === BUNDLE_FORMAT) return undefined;
   const said =
-    found === undefined ? 'not stated' : `“${typeof found === 'string' ? found : JSON.stringify(found)}”`;
+    found === undefined
+      ? 'not stated'
+      : typeof found === 'string'
+        ? `“${found.slice(0, MOST_SAID)}”`
+        : 'no text';
   return { code: 'wrong-format', path: ['format'], found: said, expected: `“${BUNDLE_FORMAT}”` };
 }
 
@@ -49,14 +57,16 @@ function upToDate(value: unknown): unknown {
 export function readBundle(text: string): BundleReading {
   const json = parseJson(text);
   if (!json.ok) return { ok: false, problems: [json.problem] };
+  const bounds = boundsProblem(json.value);
+  if (bounds !== undefined) return { ok: false, problems: [bounds] };
   const value = upToDate(json.value);
   const format = formatProblem(value);
   if (format !== undefined) return { ok: false, problems: [format] };
-  const parsed = bundleSchema.safeParse(value);
-  if (!parsed.success) return { ok: false, problems: shapeProblems(parsed.error.issues) };
-  const { studio } = parsed.data;
+  const shape = readShape(bundleSchema, value);
+  if (!shape.ok) return shape;
+  const { studio } = shape.value;
   const problems = integrityProblems(studio).map(inFile);
-  if (problems.length > 0) return { ok: false, problems };
+  if (problems.length > 0) return { ok: false, problems: firstProblems(problems) };
   return { ok: true, studio: canonicalStudio(studio), breaks: rigBreaks(studio).map(inFile) };
 }
 

@@ -10,6 +10,7 @@ import {
   roomIdSchema,
   stockIdSchema,
 } from './ids';
+import { MOST_ITEMS } from './listBounds';
 
 /** A name a person gives: 1 to 80 characters, not only blanks. */
 export const nameSchema = z.string().trim().min(1, 'a name is needed').max(80, 'at most 80 characters');
@@ -80,12 +81,12 @@ export const faultSchema = z.strictObject({
 });
 
 export const rigSchema = z.strictObject({
-  rooms: z.array(roomSchema),
-  devices: z.array(deviceSchema),
-  hardwires: z.array(hardwireSchema),
-  cords: z.array(stockSchema),
-  adaptors: z.array(adaptorSchema).default([]),
-  faults: z.array(faultSchema).default([]),
+  rooms: z.array(roomSchema).max(MOST_ITEMS.rooms),
+  devices: z.array(deviceSchema).max(MOST_ITEMS.devices),
+  hardwires: z.array(hardwireSchema).max(MOST_ITEMS.hardwires),
+  cords: z.array(stockSchema).max(MOST_ITEMS.cordStocks),
+  adaptors: z.array(adaptorSchema).max(MOST_ITEMS.adaptors).default([]),
+  faults: z.array(faultSchema).max(MOST_ITEMS.faults).default([]),
 });
 
 export type Room = z.infer<typeof roomSchema>;

@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { adaptorIdSchema, laneIdSchema, sceneIdSchema, sessionIdSchema, stockIdSchema } from '../rig/ids';
+import { MOST_ITEMS } from '../rig/listBounds';
 import { settingKeySchema } from '../rig/settings';
 
 /** A cord that really sits in two jacks. Its id is the output jack it starts from: a jack holds one plug. */
@@ -31,10 +32,10 @@ export const sceneRefSchema = z.strictObject({ session: sessionIdSchema, scene: 
 export const floorSchema = z.strictObject({
   /** The scene that was last put on the floor, or is on its way there. */
   scene: sceneRefSchema.optional(),
-  cords: z.array(floorCordSchema),
+  cords: z.array(floorCordSchema).max(MOST_ITEMS.floorCords),
   /** Knobs and switches that do not stand at their initial place. */
   settings: z.record(settingKeySchema, z.union([z.number(), z.boolean()])),
-  precautions: z.array(precautionSchema),
+  precautions: z.array(precautionSchema).max(MOST_ITEMS.precautions),
 });
 
 export type FloorCord = z.infer<typeof floorCordSchema>;

@@ -1,3 +1,4 @@
+import { boundProblems } from './boundProblems';
 import { dawProblems } from './daw/dawProblems';
 import { duplicateIds } from './duplicateIds';
 import type { Problem } from './problem';
@@ -44,6 +45,7 @@ function rigProblemsOnce(rig: Rig): readonly Problem[] {
  */
 export function integrityProblems(studio: Studio): readonly Problem[] {
   return [
+    ...boundProblems(studio),
     ...rigProblemsOnce(studio.rig),
     ...duplicateIds(studio.sessions, ['sessions']),
     ...floorProblems(studio.floor, ['floor']),

@@ -12,6 +12,11 @@ export type Problem =
     }
   | { readonly code: 'wrong-format'; readonly path: Path; readonly found: string; readonly expected: string }
   | { readonly code: 'wrong-shape'; readonly path: Path; readonly detail: string }
+  | { readonly code: 'too-many'; readonly path: Path; readonly found: number; readonly most: number }
+  | { readonly code: 'too-deep'; readonly path: Path; readonly most: number }
+  | { readonly code: 'broken-text'; readonly path: Path }
+  /** More problems than are listed. */
+  | { readonly code: 'and-more'; readonly path: Path }
   | { readonly code: 'duplicate-id'; readonly path: Path; readonly id: string; readonly firstAt: Path }
   | {
       readonly code: 'same-name';

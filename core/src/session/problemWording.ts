@@ -16,6 +16,13 @@ const WORDING: Wording = {
   'wrong-format': (p) =>
     `The format is ${p.found}; this program reads ${p.expected}. Open the file with the version that wrote it, and export it from there.`,
   'wrong-shape': (p) => `${p.detail}.`,
+  'too-many': (p) =>
+    `There are ${p.found} items here; the program takes ${p.most}. Split it, or check that it is the right file.`,
+  'too-deep': (p) =>
+    `This is nested deeper than ${p.most} levels, which nothing the program writes is. Check that it is the right file.`,
+  'broken-text': () =>
+    'This text holds half a character (a lone surrogate), which cannot be stored. Type it anew.',
+  'and-more': () => 'And more of the kind; the rest was not read. Mend these first.',
   'duplicate-id': (p) =>
     `The id “${p.id}” stands twice; the first is at ${pathText(p.firstAt)}. Give one of them another id.`,
   'same-name': (p) =>

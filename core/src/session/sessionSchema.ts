@@ -11,6 +11,7 @@ import {
   stockIdSchema,
   threadIdSchema,
 } from '../rig/ids';
+import { MOST_ITEMS } from '../rig/listBounds';
 import { nameSchema } from '../rig/rigSchema';
 import { settingKeySchema } from '../rig/settings';
 import { PAN_LAWS_DB } from '../units/panLaw';
@@ -76,10 +77,10 @@ export const threadSchema = z.strictObject({
     .max(100, 'a distance from 0 to 100 m')
     .optional(),
   /** Processors to pass, in order. */
-  inserts: z.array(stationIdSchema),
+  inserts: z.array(stationIdSchema).max(MOST_ITEMS.threadInserts),
   trackName: text,
   pins: pinsSchema,
-  scenes: z.array(sceneIdSchema),
+  scenes: z.array(sceneIdSchema).max(MOST_ITEMS.scenes),
 });
 
 /** A cable a scene wants plugged, output face to input face. */
@@ -102,7 +103,7 @@ export const sceneSchema = z.strictObject({
   follows: sceneIdSchema.optional(),
   /** Put away: kept and comparable, but not offered at the top. */
   archived: z.literal(true).optional(),
-  cords: z.array(cordSchema),
+  cords: z.array(cordSchema).max(MOST_ITEMS.sceneCords),
   settings: z.record(settingKeySchema, z.union([z.number(), z.boolean()])),
 });
 
@@ -124,20 +125,20 @@ export const sessionSchema = z.strictObject({
   bufferSamples: z.number().int().min(16).max(8192),
   /** The level the session works at: "−18 dBFS = +4 dBu". */
   lineUp: z.strictObject({ dbfs: z.number().min(-60).max(0), dbu: z.number().min(-20).max(24) }),
-  threads: z.array(threadSchema),
-  scenes: z.array(sceneSchema).min(1, 'a session has at least one scene'),
-  waivers: z.array(waiverSchema),
+  threads: z.array(threadSchema).max(MOST_ITEMS.threads),
+  scenes: z.array(sceneSchema).min(1, 'a session has at least one scene').max(MOST_ITEMS.scenes),
+  waivers: z.array(waiverSchema).max(MOST_ITEMS.waivers),
   /** What the router prefers, first things first. */
   routing: preferenceOrderSchema.default([...PREFERENCE_ORDER]),
   /** The DAW host that plays and records the tracks. */
   host: deviceIdSchema.optional(),
   hostProfile: hostProfileSchema.default(FIRST_PROFILE),
   panLawDb: z.literal(PAN_LAWS_DB).default(-3),
-  buses: z.array(busSchema).default([]),
-  tracks: z.array(trackSchema).default([]),
-  performers: z.array(performerSchema).default([]),
+  buses: z.array(busSchema).max(MOST_ITEMS.buses).default([]),
+  tracks: z.array(trackSchema).max(MOST_ITEMS.tracks).default([]),
+  performers: z.array(performerSchema).max(MOST_ITEMS.performers).default([]),
   /** The line-up sheet as it was last filled in. */
-  readings: z.array(readingSchema).default([]),
+  readings: z.array(readingSchema).max(MOST_ITEMS.readings).default([]),
   /** Room left over the peak of a source where it is recorded, dB. */
   headroomDb: z
     .number()

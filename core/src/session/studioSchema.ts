@@ -1,5 +1,6 @@
 import * as z from 'zod';
 import { studioIdSchema } from '../rig/ids';
+import { MOST_ITEMS } from '../rig/listBounds';
 import { nameSchema, rigSchema } from '../rig/rigSchema';
 import { BARE_FLOOR, floorSchema } from './floorSchema';
 import { sessionSchema } from './sessionSchema';
@@ -10,7 +11,7 @@ export const studioSchema = z.strictObject({
   name: nameSchema,
   rig: rigSchema,
   floor: floorSchema.default(BARE_FLOOR),
-  sessions: z.array(sessionSchema),
+  sessions: z.array(sessionSchema).max(MOST_ITEMS.sessions),
 });
 
 export type Studio = z.infer<typeof studioSchema>;

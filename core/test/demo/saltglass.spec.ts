@@ -12,6 +12,7 @@ import { settingKeyOf } from '@ft/core/rig/settings';
 import { integrityProblems } from '@ft/core/session/integrity';
 import { rigBreaks } from '@ft/core/session/rigBreaks';
 import { rigCheck } from '@ft/core/wiring/rigCheck';
+import { DEMO_BUNDLE } from '../fixtures/builtDemo';
 import { contextOf, firstScene } from '../fixtures/studioOf';
 
 const demo = saltglassRooms();
@@ -19,6 +20,10 @@ const context = contextOf(demo);
 const ofType = (type: string): readonly Device[] => demo.rig.devices.filter((device) => device.type === type);
 
 describe('Saltglass Rooms', () => {
+  it('ships as it is built from its lists', () => {
+    expect(DEMO_BUNDLE).toBe(writeBundle(demo));
+  });
+
   it('is a real facility', () => {
     expect(demo.rig.rooms.map(({ name }) => name).sort()).toEqual(['Annealing booth', 'Batch room', 'Kiln']);
     expect(ofType('patchbay').map(({ params }) => params['columns'])).toEqual([48, 48, 48, 48, 48, 48]);

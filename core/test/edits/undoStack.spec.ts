@@ -1,5 +1,5 @@
 import type { StackEntry } from '@ft/core/edits/undoStack';
-import { undoTargets } from '@ft/core/edits/undoStack';
+import { undoStacks } from '@ft/core/edits/undoStack';
 
 const mine = (revision: number, more: Partial<StackEntry> = {}): StackEntry => ({
   revision,
@@ -23,6 +23,10 @@ describe('what undo and redo mean next', () => {
       { undo: 2, redo: 3 },
     ],
   ])('%s', (_name, history, targets) => {
-    expect(undoTargets(history, 'me')).toEqual(targets);
+    const { done, undone } = undoStacks(history, 'me');
+    expect({ undo: done.at(-1), redo: undone.at(-1) }).toEqual({
+      undo: targets.undo,
+      redo: targets.redo,
+    });
   });
 });

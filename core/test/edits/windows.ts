@@ -5,7 +5,7 @@ import type { Entry } from '@ft/core/edits/ledger';
 import { accept } from '@ft/core/edits/ledger';
 import type { Replica } from '@ft/core/edits/replica';
 import { propose, receive, replicaOf, withdraw } from '@ft/core/edits/replica';
-import { undoTargets } from '@ft/core/edits/undoStack';
+import { undoStacks } from '@ft/core/edits/undoStack';
 import { writeBundle } from '@ft/core/formats/bundle';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { Dice } from '../fixtures/seeded';
@@ -29,7 +29,7 @@ class Server {
   }
 
   undo(author: string, id: string): void {
-    const target = undoTargets(this.entries, author).undo;
+    const target = undoStacks(this.entries, author).done.at(-1);
     const entry = this.entries.find(({ revision }) => revision === target);
     if (entry !== undefined)
       this.submit({ id, label: 'Undo', edits: [...entry.inverse] }, author, entry.revision);

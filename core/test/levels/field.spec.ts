@@ -1,6 +1,6 @@
 import type { CheckContext } from '@ft/core/checks/context';
 import { arrivalsAt, laneSum } from '@ft/core/levels/laneSum';
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/builtDemo';
 import { dawParts, hardwareSlot, loudspeaker, track } from '../checks/examples/example';
 import { seeded } from '../fixtures/seeded';
 import type { Parts } from '../fixtures/studioOf';

@@ -5,7 +5,7 @@ import { noiseShares } from '@ft/core/plan/advice/noiseShares';
 import { preampAdvice } from '@ft/core/plan/advice/preampAdvice';
 import { referenceAdvice } from '@ft/core/plan/advice/referenceAdvice';
 import { stationsOn } from '@ft/core/routing/realise';
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/builtDemo';
 import { outboardAdvice } from '@ft/core/plan/advice/adviceView';
 import { laneSum } from '@ft/core/levels/laneSum';
 import { dawParts, hardwareSlot, track } from '../checks/examples/example';

@@ -16,7 +16,7 @@ import { knobText, knobTitle } from '@ft/core/rig/knobText';
 import type { LaneId } from '@ft/core/rig/ids';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/thin/saltglass';
-import { saltglassRooms as facility } from '@ft/demo/saltglass';
+import { saltglassRooms as facility } from '../fixtures/builtDemo';
 import { contextOf, firstScene, studioOf } from '../fixtures/studioOf';
 
 const demo = saltglassRooms();

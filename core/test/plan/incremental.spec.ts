@@ -11,7 +11,7 @@ import { settingsOf } from '@ft/core/rig/buildDevice';
 import { initialOf, settingKeyOf } from '@ft/core/rig/settings';
 import type { SettingValue } from '@ft/core/rig/settings';
 import type { Studio } from '@ft/core/session/studioSchema';
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/builtDemo';
 import type { Dice } from '../fixtures/seeded';
 import { seeded } from '../fixtures/seeded';
 

@@ -3,7 +3,7 @@ import { contributions, sumRows } from '@ft/core/plan/levels/sumView';
 import { atRate, clockView } from '@ft/core/plan/time/clockView';
 import { timeView } from '@ft/core/plan/time/timeView';
 import { stripOf } from '@ft/core/plan/strip';
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/builtDemo';
 import { EXAMPLES } from '../checks/examples';
 import { contextOf, firstScene, studioOf } from '../fixtures/studioOf';
 import { WORKED_LADDER } from '../fixtures/workedLadder';

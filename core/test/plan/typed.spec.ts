@@ -7,7 +7,7 @@ import { planOf } from '@ft/core/plan/plan';
 import { addThreadsEdits } from '@ft/core/plan/threadEdits';
 import { typedThread } from '@ft/core/plan/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
-import { saltglassRooms as facility } from '@ft/demo/saltglass';
+import { saltglassRooms as facility } from '../fixtures/builtDemo';
 import { contextOf, firstScene } from '../fixtures/studioOf';
 
 const demo = saltglassRooms();

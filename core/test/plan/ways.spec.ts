@@ -12,7 +12,7 @@ import { findScene } from '@ft/core/plan/scenePlace';
 import { choosableKeys } from '@ft/core/routing/space/choosableArcs';
 import type { SettingKey, SettingValue } from '@ft/core/rig/settings';
 import type { Studio } from '@ft/core/session/studioSchema';
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/builtDemo';
 
 const PLACE = SALTGLASS_PLACE;
 

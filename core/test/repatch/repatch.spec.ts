@@ -7,7 +7,7 @@ import type { Step } from '@ft/core/repatch/step';
 import { isCordStep, stepId } from '@ft/core/repatch/step';
 import { BARE_FLOOR } from '@ft/core/session/floorSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
-import { SALTGLASS_PLACE, saltglassRooms } from '@ft/demo/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/builtDemo';
 import { seeded } from '../fixtures/seeded';
 import { firstScene, PLACE, studioOf } from '../fixtures/studioOf';
 

@@ -3,7 +3,7 @@ import { prepare } from '@ft/core/routing/prepare';
 import { trialsFor } from '@ft/core/routing/trial';
 import { wayReasons } from '@ft/core/plan/routing/wayReasons';
 import type { ThreadId } from '@ft/core/rig/ids';
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/builtDemo';
 import { firstScene, studioOf } from '../fixtures/studioOf';
 
 const demo = saltglassRooms();

@@ -8,7 +8,7 @@ import { removeDevicesEdits } from '@ft/core/plan/rigEdits';
 import { brokenLegs } from '@ft/core/routing/brokenLegs';
 import type { Obstacle } from '@ft/core/routing/diagnose';
 import type { Studio } from '@ft/core/session/studioSchema';
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/builtDemo';
 import { contextOf, firstScene } from '../fixtures/studioOf';
 import { from, outcomeOf, routed, studio } from './lineRig';
 

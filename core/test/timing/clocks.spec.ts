@@ -1,6 +1,6 @@
 import { clockPlan } from '@ft/core/timing/clockPlan';
 import type { ClockPlan } from '@ft/core/timing/clockPlan';
-import { saltglassRooms } from '@ft/demo/saltglass';
+import { saltglassRooms } from '../fixtures/builtDemo';
 import type { Parts } from '../fixtures/studioOf';
 import { contextOf, firstScene, studioOf } from '../fixtures/studioOf';
 

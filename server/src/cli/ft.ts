@@ -1,32 +1,60 @@
 import type { Answer } from './answer';
 import { check } from './check';
 import { levels } from './levels';
+import { BadInput } from './badInput';
+import { dataCommand } from './dataCommands';
+import { readDataRequest } from './dataRequest';
 import type { CliRequest, CommandName } from './request';
-import { BadInput, readRequest } from './request';
+import { readRequest } from './request';
 import { route } from './route';
 import { trace } from './trace';
 import { USAGE } from './usage';
 
 const RUN: Record<CommandName, (request: CliRequest) => Answer> = { check, trace, levels, route };
 
-/** Runs one command line. Answers go to `print`, refusals to `complain`; returns the exit code. */
-export function ft(
-  argv: readonly string[],
-  print: (text: string) => void,
-  complain: (text: string) => void,
-): 0 | 1 | 2 {
+type Say = (text: string) => void;
+
+/** What went wrong as an exit code: bad input is told in words, and so is a fault of ours; 1 means findings. */
+function refusal(error: unknown, complain: Say): 2 {
+  if (error instanceof BadInput) complain(error.message);
+  else
+    complain(
+      `The program made a mistake with this input (${error instanceof Error ? error.name : 'unknown'}). Nothing was written. Send us the file if you can.`,
+    );
+  return 2;
+}
+
+function answer({ text, json, exitCode }: Answer, wantsJson: boolean, print: Say): 0 | 1 {
+  print(wantsJson ? JSON.stringify(json, null, 2) : text);
+  return exitCode;
+}
+
+/** Runs a command on a bundle. Answers go to `print`, refusals to `complain`; returns the exit code. */
+export function ft(argv: readonly string[], print: Say, complain: Say): 0 | 1 | 2 {
   try {
     const request = readRequest(argv);
     if (request === undefined) {
       print(USAGE);
       return 0;
     }
-    const answer = RUN[request.command](request);
-    print(request.json ? JSON.stringify(answer.json, null, 2) : answer.text);
-    return answer.exitCode;
+    return answer(RUN[request.command](request), request.json, print);
   } catch (error) {
-    if (!(error instanceof BadInput)) throw error;
-    complain(error.message);
-    return 2;
+    return refusal(error, complain);
+  }
+}
+
+/** Runs a command on the data folder, as `ft` does one on a bundle; undefined where the command is none of these. */
+export async function ftData(
+  argv: readonly string[],
+  now: string,
+  print: Say,
+  complain: Say,
+): Promise<0 | 1 | 2 | undefined> {
+  try {
+    const request = readDataRequest(argv, now);
+    if (request === undefined) return undefined;
+    return answer(await dataCommand(request), request.json, print);
+  } catch (error) {
+    return refusal(error, complain);
   }
 }

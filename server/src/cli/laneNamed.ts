@@ -1,5 +1,5 @@
 import type { Lane, SignalGraph } from '@ft/core/graph/signalGraph';
-import { BadInput } from './request';
+import { BadInput } from './badInput';
 
 const MOST_SUGGESTIONS = 5;
 

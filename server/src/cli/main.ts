@@ -1,11 +1,12 @@
-import { ft } from './ft';
+import { ft, ftData } from './ft';
 
-process.exitCode = ft(
-  process.argv.slice(2),
-  (text) => {
-    process.stdout.write(`${text}\n`);
-  },
-  (text) => {
-    process.stderr.write(`${text}\n`);
-  },
-);
+const argv = process.argv.slice(2);
+const print = (text: string): void => {
+  process.stdout.write(`${text}\n`);
+};
+const complain = (text: string): void => {
+  process.stderr.write(`${text}\n`);
+};
+
+process.exitCode =
+  (await ftData(argv, new Date().toISOString(), print, complain)) ?? ft(argv, print, complain);

@@ -1,13 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { readBundle } from '@ft/core/formats/bundle';
+import { decodeText } from '@ft/core/formats/decodeText';
 import type { Scene, Session } from '@ft/core/session/sessionSchema';
 import { problemLine } from '@ft/core/session/problemWording';
 import type { Studio } from '@ft/core/session/studioSchema';
+import { BadInput } from './badInput';
 import { USAGE } from './usage';
-
-/** A usage or input error: printed to stderr, exit code 2. */
-export class BadInput extends Error {}
 
 export const COMMANDS = ['check', 'trace', 'levels', 'route'] as const;
 export type CommandName = (typeof COMMANDS)[number];
@@ -44,12 +43,18 @@ function parsed(
   }
 }
 
-function textOf(file: string): string {
+function bytesOf(file: string): Buffer {
   try {
-    return readFileSync(file, 'utf8');
+    return readFileSync(file);
   } catch {
     throw new BadInput(`There is no readable file “${file}”. Give the path of a *.thread.json bundle.`);
   }
+}
+
+function textOf(file: string): string {
+  const decoded = decodeText(bytesOf(file));
+  if (!decoded.ok) throw new BadInput(`${file} is not a usable bundle: it is no text.`);
+  return decoded.text;
 }
 
 function studioIn(file: string): Studio {

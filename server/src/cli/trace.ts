@@ -8,7 +8,7 @@ import type { Answer } from './answer';
 import { headOf, titleOf } from './head';
 import { laneNamed } from './laneNamed';
 import type { CliRequest } from './request';
-import { BadInput } from './request';
+import { BadInput } from './badInput';
 
 function hops(graph: SignalGraph, path: readonly Edge[]): TraceOutput['paths'][number] {
   const name = (index: number): { lane: string; name: string } => {

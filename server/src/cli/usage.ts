@@ -2,7 +2,12 @@ export const USAGE = `ft check  FILE [--scene NAME]              findings of a s
 ft trace  FILE --from PORT | --to PORT     every path from, or to, a port
 ft levels FILE [--from PORT]               level ladder of every thread, or of those from a port
 ft route  FILE [--out FILE]                route the scene's threads; --out writes the bundle with the new cords
+ft backup DIR                              a verified copy of all data of the program, running or not
+ft restore FILE [--into DIR]               a backup as a data folder of its own, never over the one in use
+ft verify [FILE]                           the data, or a backup, looked over page by page and line by line
 
-FILE is a bundle (*.thread.json). A PORT is a lane id (bay-a/upper-3/1) or its name (“Bay A 3 upper”).
---session NAME and --scene NAME choose what is looked at; without them, the first. --json prints JSON.
-Exit code: 0 fine, 1 findings of severity error (check) or threads not routed (route), 2 bad input or usage.`;
+FILE is a bundle (*.thread.json), or of restore and verify a backup (*.sqlite). A PORT is a lane id
+(bay-a/upper-3/1) or its name (“Bay A 3 upper”). --session NAME and --scene NAME choose what is looked at;
+without them, the first. --json prints JSON. The data folder is FT_DATA, or where the program keeps it.
+Exit code: 0 fine, 1 findings of severity error (check), threads not routed (route) or data that is not whole
+(verify), 2 bad input or usage.`;

@@ -1,9 +1,10 @@
-import { provideHttpClient, withFetch } from '@angular/common/http';
+import { provideHttpClient, withFetch, withXsrfConfiguration } from '@angular/common/http';
 import type { ApplicationConfig } from '@angular/core';
 import { provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { provideStore } from '@ngrx/store';
+import { TOKEN_COOKIE, TOKEN_HEADER } from '@ft/contract/token';
 import { routes } from './app.routes';
 import * as draftEffects from './state/draft.effects';
 import { draftFeature } from './state/draft.feature';
@@ -17,7 +18,10 @@ export const appConfig: ApplicationConfig = {
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding()),
-    provideHttpClient(withFetch()),
+    provideHttpClient(
+      withFetch(),
+      withXsrfConfiguration({ cookieName: TOKEN_COOKIE, headerName: TOKEN_HEADER }),
+    ),
     provideStore({
       [studioFeature.name]: studioFeature.reducer,
       [planFeature.name]: planFeature.reducer,

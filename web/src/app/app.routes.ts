@@ -5,17 +5,22 @@ export const routes: Routes = [
     path: '',
     pathMatch: 'full',
     title: 'Faithful Thread',
-    loadComponent: () => import('./first-screen/first-screen').then((m) => m.FirstScreen),
+    loadComponent: () => import('./start/first-screen').then((m) => m.FirstScreen),
   },
   {
     path: 'sharing',
     title: 'Studio network · Faithful Thread',
-    loadComponent: () => import('./sharing/sharing-page').then((m) => m.SharingPage),
+    loadComponent: () => import('./start/sharing-page').then((m) => m.SharingPage),
   },
   {
     path: 'pair',
-    title: 'Pair this device · Faithful Thread',
-    loadComponent: () => import('./sharing/pair-page').then((m) => m.PairPage),
+    title: 'Pair this tablet · Faithful Thread',
+    loadComponent: () => import('./start/pair-page').then((m) => m.PairPage),
+  },
+  {
+    path: 'health',
+    title: 'Health · Faithful Thread',
+    loadComponent: () => import('./start/health-page').then((m) => m.HealthPage),
   },
   {
     path: 'studio/:studio/:session/:scene',

@@ -1,10 +1,10 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { catchError, EMPTY, switchMap } from 'rxjs';
 import type { HistoryLine } from '@ft/contract/api';
-import { Api } from '../state/api.service';
+import { Api, apiErrorOf } from '../state/api.service';
 import { authorId } from '../state/author';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
@@ -42,8 +42,8 @@ import { studioFeature } from '../state/studio.feature';
                   <td class="num">{{ entry.at | date: 'yyyy-MM-dd HH:mm:ss' }}</td>
                   <td>{{ entry.label }}</td>
                   <td class="quiet">
-                    {{ entry.author === me ? 'you' : (entry.device ?? 'this computer')
-                    }}{{ entry.author === me && entry.device !== undefined ? ', ' + entry.device : '' }}
+                    {{ entry.mine ? 'you' : (entry.tablet ?? 'this computer')
+                    }}{{ entry.mine && entry.tablet !== undefined ? ', ' + entry.tablet : '' }}
                   </td>
                   <td>
                     @if (entry.undoes === undefined) {
@@ -60,6 +60,9 @@ import { studioFeature } from '../state/studio.feature';
               }
             </tbody>
           </table>
+          @if (more()) {
+            <button type="button" class="older" (click)="older()">Show older changes</button>
+          }
         }
       }
     </section>
@@ -68,6 +71,9 @@ import { studioFeature } from '../state/studio.feature';
     .narrow {
       width: 1%;
       padding-right: 1.2rem;
+    }
+    .older {
+      margin: 0.5rem 0.75rem;
     }
     td.num {
       white-space: nowrap;
@@ -79,16 +85,39 @@ import { studioFeature } from '../state/studio.feature';
 export class HistoryPage {
   private readonly store = inject(Store);
   private readonly api = inject(Api);
-  protected readonly me = authorId();
-  protected readonly entries = toSignal(
-    this.store
-      .select(studioFeature.selectHistoryPlace)
-      .pipe(
-        switchMap(({ studioId }) =>
-          studioId === null ? EMPTY : this.api.history(studioId).pipe(catchError(() => EMPTY)),
-        ),
+  private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
+  /** Older pages that were asked for. They do not change any more. */
+  private readonly past = signal<readonly HistoryLine[]>([]);
+  private readonly pastMore = signal<boolean | undefined>(undefined);
+  private readonly newest = toSignal(
+    this.store.select(studioFeature.selectHistoryPlace).pipe(
+      switchMap(({ studioId }) =>
+        studioId === null ? EMPTY : this.api.history(studioId, authorId()).pipe(catchError(() => EMPTY)),
       ),
+    ),
   );
+  protected readonly entries = computed(() => {
+    const page = this.newest();
+    if (page === undefined) return undefined;
+    const oldest = page.entries.at(-1)?.revision ?? 0;
+    return [...page.entries, ...this.past().filter(({ revision }) => revision < oldest)];
+  });
+  protected readonly more = computed(() => this.pastMore() ?? this.newest()?.more ?? false);
+
+  protected older(): void {
+    const [studioId, oldest] = [this.studioId(), this.entries()?.at(-1)?.revision];
+    if (studioId === null || oldest === undefined) return;
+    this.api.history(studioId, authorId(), oldest).subscribe({
+      next: ({ entries, more }) => {
+        // What the newest page has pushed out of itself meanwhile is among what is shown now.
+        this.past.set([...(this.entries() ?? []), ...entries]);
+        this.pastMore.set(more);
+      },
+      error: (error: unknown) => {
+        this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: apiErrorOf(error).message }));
+      },
+    });
+  }
 
   protected takeBack(entry: HistoryLine): void {
     this.store.dispatch(StudioActions.undo({ revision: entry.revision }));

@@ -7,6 +7,7 @@ import { sheetAddress } from '../state/api.service';
 import { asked } from '../state/asked';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import { FileLink } from '../ui/file-link';
 
 const KINDS: Readonly<Record<LineUpRow['kind'], string>> = {
   output: 'Outputs: send from the DAW, read at the connector',
@@ -17,6 +18,7 @@ const KINDS: Readonly<Record<LineUpRow['kind'], string>> = {
 /** The tones to send, what to expect, what was read, and the error. */
 @Component({
   selector: 'ft-line-up-tab',
+  imports: [FileLink],
   templateUrl: './line-up-tab.html',
   styleUrl: './stacked.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

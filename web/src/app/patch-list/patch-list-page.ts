@@ -5,11 +5,13 @@ import { sheetAddress } from '../state/api.service';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import { FileLink } from '../ui/file-link';
 import { Planner } from '../workers/planner.service';
 
 /** The cords of the scene, room by room: plug, tick, print. */
 @Component({
   selector: 'ft-patch-list-page',
+  imports: [FileLink],
   templateUrl: './patch-list-page.html',
   styleUrl: './patch-list-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

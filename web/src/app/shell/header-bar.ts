@@ -29,10 +29,11 @@ export class HeaderBar {
   protected readonly live = this.store.selectSignal(studioFeature.selectLive);
   protected readonly windows = this.store.selectSignal(studioFeature.selectWindows);
   protected readonly pending = this.store.selectSignal(studioFeature.selectPending);
+  protected readonly keptBecause = this.store.selectSignal(studioFeature.selectKeptBecause);
   protected readonly undoState = this.store.selectSignal(studioFeature.selectUndoState);
   private readonly openFindings = this.store.selectSignal(planFeature.selectOpenFindings);
-  /** Which paired device this is; nothing on the computer the program runs on. */
-  protected readonly device = toSignal(
+  /** Which paired tablet this is; nothing on the computer the program runs on. */
+  protected readonly tablet = toSignal(
     inject(Api)
       .me()
       .pipe(catchError(() => of(null))),

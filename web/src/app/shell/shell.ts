@@ -8,6 +8,7 @@ import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { ThreadStrip } from '../strip/thread-strip';
+import { GoneBar } from './gone-bar';
 import { HeaderBar } from './header-bar';
 import { Notices } from './notices';
 import { ShortcutHelp } from './shortcut-help';
@@ -18,6 +19,7 @@ import { TrialBar } from './trial-bar';
 @Component({
   selector: 'ft-shell',
   imports: [
+    GoneBar,
     HeaderBar,
     Inspector,
     Notices,

@@ -1,3 +1,4 @@
+import type { HttpEvent } from '@angular/common/http';
 import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import type { Observable } from 'rxjs';
@@ -6,6 +7,8 @@ import {
   entrySchema,
   errorSchema,
   historySchema,
+  KEEPING_CODES,
+  madeSchema,
   studioAtSchema,
   studioListSchema,
   undoStateSchema,
@@ -13,33 +16,56 @@ import {
 import type {
   ApiError,
   EntryMessage,
-  HistoryLine,
+  HistoryPage,
   StudioAt,
   StudioSummary,
   UndoState,
 } from '@ft/contract/api';
-import type { DeviceRole, Me, SharingState } from '@ft/contract/sharing';
+import { JOB_HEADER, jobStateSchema } from '@ft/contract/jobs';
+import type { JobState } from '@ft/contract/jobs';
+import type { Me, SharingState, TabletRole } from '@ft/contract/sharing';
 import { meSchema, sharingSchema } from '@ft/contract/sharing';
+import { backupContentSchema, backupsSchema, statusSchema } from '@ft/contract/status';
+import type { BackupContent, Backups, Status } from '@ft/contract/status';
 import type { Change } from '@ft/core/edits/change';
 import { newId } from './new-id';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 
 /** What the server said no with, or that it could not be reached. */
-export function apiErrorOf(error: unknown): ApiError & { readonly reached: boolean } {
-  if (error instanceof HttpErrorResponse && error.status > 0) {
-    const parsed = errorSchema.safeParse(error.error);
-    if (parsed.success) return { ...parsed.data, reached: true };
+export interface Failure extends ApiError {
+  /** The server refused, in the words of the contract: asking again would change nothing. */
+  readonly isRefusal: boolean;
+}
+
+function failureOf(error: HttpErrorResponse): Failure {
+  const parsed = errorSchema.safeParse(error.error);
+  if (!parsed.success)
     return {
       code: 'unknown',
-      message: `The program answered ${String(error.status)}. Try again.`,
-      reached: true,
+      message: `The program answered ${String(error.status)}, which it should not. What you did is kept here.`,
+      isRefusal: false,
     };
-  }
+  const { status } = error;
+  return {
+    ...parsed.data,
+    isRefusal: status >= 400 && status < 500 && !KEEPING_CODES.has(parsed.data.code),
+  };
+}
+
+/** An error of a request as the server meant it. Whatever it did not say in its own words is no refusal. */
+export function apiErrorOf(error: unknown): Failure {
+  if (error instanceof HttpErrorResponse && error.status > 0) return failureOf(error);
   return {
     code: 'unreachable',
     message: 'The program cannot be reached. Check that it is still running; your changes are kept here.',
-    reached: false,
+    isRefusal: false,
   };
+}
+
+/** Which studio is meant: its id, and which one of that id. */
+export interface StudioRef {
+  readonly id: string;
+  readonly incarnation: string;
 }
 
 /** The HTTP contract, each answer checked against it. */
@@ -52,16 +78,19 @@ export class Api {
   }
 
   begin(name: string): Observable<string> {
-    return this.http.post<{ id: string }>('/api/studios', { name }).pipe(map(({ id }) => id));
+    return this.made('/api/studios', { name });
   }
 
-  openDemo(): Observable<string> {
-    return this.http.post<{ id: string }>('/api/studios/demo', {}).pipe(map(({ id }) => id));
+  openDemo(job?: string): Observable<string> {
+    return this.made('/api/studios/demo', {}, job);
   }
 
-  importBundle(text: string): Observable<string> {
-    const headers = { 'Content-Type': 'application/json' };
-    return this.http.post<{ id: string }>('/api/bundles', text, { headers }).pipe(map(({ id }) => id));
+  importBundle(text: string, job?: string): Observable<string> {
+    return this.made('/api/bundles', text, job);
+  }
+
+  importArchive(file: Blob, job?: string): Observable<unknown> {
+    return this.http.post('/api/archives', file, { headers: headersOf(job) });
   }
 
   removeStudio(id: string): Observable<unknown> {
@@ -72,19 +101,19 @@ export class Api {
     return this.http.get(`/api/studios/${id}`).pipe(map((body) => studioAtSchema.parse(body)));
   }
 
-  change(id: string, author: string, change: Change): Observable<EntryMessage> {
+  change({ id, incarnation }: StudioRef, author: string, change: Change): Observable<EntryMessage> {
     return this.http
-      .post(`/api/studios/${id}/changes`, { author, change })
+      .post(`/api/studios/${id}/changes`, { author, incarnation, change })
       .pipe(map((body) => entrySchema.parse(body)));
   }
 
-  undo(id: string, author: string, revision?: number): Observable<EntryMessage> {
-    const body = { author, change: newId(), ...(revision !== undefined && { revision }) };
+  undo({ id, incarnation }: StudioRef, author: string, revision?: number): Observable<EntryMessage> {
+    const body = { author, incarnation, change: newId(), ...(revision !== undefined && { revision }) };
     return this.http.post(`/api/studios/${id}/undo`, body).pipe(map((answer) => entrySchema.parse(answer)));
   }
 
-  redo(id: string, author: string): Observable<EntryMessage> {
-    const body = { author, change: newId() };
+  redo({ id, incarnation }: StudioRef, author: string): Observable<EntryMessage> {
+    const body = { author, incarnation, change: newId() };
     return this.http.post(`/api/studios/${id}/redo`, body).pipe(map((answer) => entrySchema.parse(answer)));
   }
 
@@ -94,9 +123,9 @@ export class Api {
       .pipe(map((body) => undoStateSchema.parse(body)));
   }
 
-  /** Which device this is; null on the computer the program runs on. */
-  me(): Observable<Me['device']> {
-    return this.http.get('/api/me').pipe(map((body) => meSchema.parse(body).device));
+  /** Which tablet this is; null on the computer the program runs on. */
+  me(): Observable<Me['tablet']> {
+    return this.http.get('/api/me').pipe(map((body) => meSchema.parse(body).tablet));
   }
 
   pair(code: string, name: string): Observable<unknown> {
@@ -111,24 +140,76 @@ export class Api {
     return this.http.put('/api/sharing', { isOpen }).pipe(map((body) => sharingSchema.parse(body)));
   }
 
-  offerPairing(role: DeviceRole): Observable<SharingState> {
+  offerPairing(role: TabletRole): Observable<SharingState> {
     return this.http.post('/api/sharing/offers', { role }).pipe(map((body) => sharingSchema.parse(body)));
   }
 
-  setDeviceRole(id: string, role: DeviceRole): Observable<SharingState> {
+  setTabletRole(id: string, role: TabletRole): Observable<SharingState> {
     return this.http
-      .patch(`/api/sharing/devices/${id}`, { role })
+      .patch(`/api/sharing/tablets/${id}`, { role })
       .pipe(map((body) => sharingSchema.parse(body)));
   }
 
-  revokeDevice(id: string): Observable<SharingState> {
-    return this.http.delete(`/api/sharing/devices/${id}`).pipe(map((body) => sharingSchema.parse(body)));
+  revokeTablet(id: string): Observable<SharingState> {
+    return this.http.delete(`/api/sharing/tablets/${id}`).pipe(map((body) => sharingSchema.parse(body)));
   }
 
-  history(id: string): Observable<readonly HistoryLine[]> {
-    return this.http.get(`/api/studios/${id}/history`).pipe(map((body) => historySchema.parse(body).entries));
+  /** A page of the history before a revision, newest first. */
+  history(id: string, author: string, before?: number): Observable<HistoryPage> {
+    const params = { author, ...(before !== undefined && { before }) };
+    return this.http
+      .get(`/api/studios/${id}/history`, { params })
+      .pipe(map((body) => historySchema.parse(body)));
+  }
+
+  status(): Observable<Status> {
+    return this.http.get('/api/status').pipe(map((body) => statusSchema.parse(body)));
+  }
+
+  backups(): Observable<Backups> {
+    return this.http.get('/api/backups').pipe(map((body) => backupsSchema.parse(body)));
+  }
+
+  makeBackup(): Observable<Backups> {
+    return this.http.post('/api/backups', {}).pipe(map((body) => backupsSchema.parse(body)));
+  }
+
+  backupContent(name: string): Observable<BackupContent> {
+    return this.http.get(`/api/backups/${name}`).pipe(map((body) => backupContentSchema.parse(body)));
+  }
+
+  /** Brings a studio of a backup back, beside what is here. @returns its id. */
+  bringBack(backup: string, studioId: string): Observable<string> {
+    return this.made(`/api/backups/${backup}/studios/${studioId}`, {});
+  }
+
+  dismissSetAside(): Observable<unknown> {
+    return this.http.delete('/api/set-aside');
+  }
+
+  /** A file the server makes, with how far it has come over. */
+  file(address: string, job: string): Observable<HttpEvent<Blob>> {
+    return this.http.get(address, {
+      headers: headersOf(job),
+      responseType: 'blob',
+      observe: 'events',
+      reportProgress: true,
+    });
+  }
+
+  job(id: string): Observable<JobState> {
+    return this.http.get(`/api/jobs/${id}`).pipe(map((body) => jobStateSchema.parse(body)));
+  }
+
+  private made(address: string, body: unknown, job?: string): Observable<string> {
+    return this.http
+      .post(address, body, { headers: headersOf(job) })
+      .pipe(map((answer) => madeSchema.parse(answer).id));
   }
 }
+
+const headersOf = (job: string | undefined): Record<string, string> =>
+  job === undefined ? {} : { [JOB_HEADER]: job };
 
 /** Where a browser downloads a sheet from. */
 export const sheetAddress = (studioId: string, place: ScenePlace, sheet: string): string =>

@@ -1,28 +1,36 @@
 import { Observable } from 'rxjs';
-import { entrySchema, presenceSchema } from '@ft/contract/api';
-import type { EntryMessage } from '@ft/contract/api';
+import { entrySchema, goneSchema, presenceSchema } from '@ft/contract/api';
+import type { EntryMessage, Gone } from '@ft/contract/api';
+import type { StudioRef } from './api.service';
+import { pauseMs } from './pause';
 
 export type StudioEvent =
   | { readonly kind: 'entry'; readonly entry: EntryMessage }
   | { readonly kind: 'presence'; readonly windows: number }
+  | { readonly kind: 'gone'; readonly because: Gone['because'] }
   | { readonly kind: 'live'; readonly live: boolean };
-
-/** The time after which a dropped connection is tried again. */
-const RETRY_MS = 1500;
 
 const dataOf = (event: Event): unknown => JSON.parse((event as MessageEvent<string>).data);
 
 /**
- * History lines of a studio as they happen. Reconnects by itself, from the revision `since` gives at
- * that moment, so that nothing is missed.
+ * History lines of a studio as they happen. Reconnects by itself, from the revision `since` gives at that
+ * moment, so that nothing is missed; ends when the studio is gone.
  */
-export function studioEvents(studioId: string, since: () => number): Observable<StudioEvent> {
+export function studioEvents(
+  { id, incarnation }: StudioRef,
+  author: string,
+  since: () => number,
+): Observable<StudioEvent> {
   return new Observable((subscriber) => {
     let source: EventSource | undefined;
     let retry: ReturnType<typeof setTimeout> | undefined;
+    let attempts = 0;
+    const address = (): string =>
+      `/api/studios/${id}/events?${new URLSearchParams({ since: String(since()), incarnation, author }).toString()}`;
     const connect = (): void => {
-      source = new EventSource(`/api/studios/${studioId}/events?since=${String(since())}`);
+      source = new EventSource(address());
       source.addEventListener('open', () => {
+        attempts = 0;
         subscriber.next({ kind: 'live', live: true });
       });
       source.addEventListener('entry', (event) => {
@@ -31,10 +39,16 @@ export function studioEvents(studioId: string, since: () => number): Observable<
       source.addEventListener('presence', (event) => {
         subscriber.next({ kind: 'presence', windows: presenceSchema.parse(dataOf(event)).windows });
       });
+      source.addEventListener('gone', (event) => {
+        source?.close();
+        subscriber.next({ kind: 'gone', because: goneSchema.parse(dataOf(event)).because });
+        subscriber.complete();
+      });
       source.addEventListener('error', () => {
         source?.close();
+        attempts++;
         subscriber.next({ kind: 'live', live: false });
-        retry = setTimeout(connect, RETRY_MS);
+        retry = setTimeout(connect, pauseMs(attempts));
       });
     };
     connect();

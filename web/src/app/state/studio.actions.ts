@@ -1,15 +1,25 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { EntryMessage, StudioAt, UndoState } from '@ft/contract/api';
+import type { EntryMessage, Gone, StudioAt, UndoState } from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 import type { Draft } from './draft.feature';
+import type { KeptChanges } from './pending-store';
 
 export const StudioActions = createActionGroup({
   source: 'Studio',
   events: {
     Open: props<{ studioId: string; place: ScenePlace }>(),
-    Opened: props<{ studioId: string; at: StudioAt; kept: readonly Change[] }>(),
+    Opened: props<{ studioId: string; at: StudioAt; kept: KeptChanges }>(),
+    /** Loads the studio anew; what is not sent yet is kept. */
+    Reload: emptyProps(),
+    /** The studio is not there any more, or another one has its id. */
+    Gone: props<{ because: Gone['because'] }>(),
+    /** What could not be sent is kept here and tried again; why. */
+    'Kept waiting': props<{ reason: string }>(),
+    /** Changes made in an earlier studio of this id: made in this one, or given up. */
+    'Take strays': emptyProps(),
+    'Drop strays': emptyProps(),
     'Open failed': props<{ message: string }>(),
     Close: emptyProps(),
     /** A person's change: what it is called, and its edits. `draft` is kept should the server refuse. */

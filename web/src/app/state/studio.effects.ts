@@ -1,24 +1,25 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
-import { Store } from '@ngrx/store';
+import { createSelector, Store } from '@ngrx/store';
 import type { Observable } from 'rxjs';
 import {
   catchError,
-  debounceTime,
+  concat,
   distinctUntilChanged,
   EMPTY,
   exhaustMap,
   filter,
   from,
   map,
+  merge,
   mergeMap,
   of,
-  retry,
+  race,
   switchMap,
+  take,
   takeUntil,
   tap,
-  throwError,
   timer,
 } from 'rxjs';
 import type { Action } from '@ngrx/store';
@@ -30,16 +31,22 @@ import { shapeProblems } from '@ft/core/formats/shapeProblems';
 import { withFollowers } from '@ft/core/plan/scenes/followers';
 import { problemSentence } from '@ft/core/session/problemWording';
 import { refusalSentence } from '@ft/core/edits/refusalWording';
+import type { StudioRef } from './api.service';
 import { Api, apiErrorOf } from './api.service';
 import { authorId } from './author';
 import { DraftActions } from './draft.feature';
 import { newId } from './new-id';
+import { pauseMs } from './pause';
 import { forgetPending, keepPending, keptPending } from './pending-store';
 import { StudioActions } from './studio.actions';
 import { studioEvents } from './studio-events';
 import { studioFeature } from './studio.feature';
 
-const RETRY_MS = 1500;
+const loaded = (api: Api, studioId: string): Observable<Action> =>
+  api.studio(studioId).pipe(
+    map((at) => StudioActions.opened({ studioId, at, kept: keptPending(studioId, at.incarnation) })),
+    catchError((error: unknown) => of(StudioActions.openFailed({ message: apiErrorOf(error).message }))),
+  );
 
 /** Loads a studio when another one is opened than the one that is there; closing it forgets it. */
 export const openStudio = createEffect(
@@ -48,15 +55,33 @@ export const openStudio = createEffect(
       ofType(StudioActions.open, StudioActions.close),
       map((action) => ('studioId' in action ? action.studioId : null)),
       distinctUntilChanged(),
-      switchMap((studioId) =>
+      switchMap((studioId) => (studioId === null ? EMPTY : loaded(api, studioId))),
+    );
+  },
+  { functional: true },
+);
+
+/** As `loaded`, for a studio that is shown already: what keeps it from coming is waited out, unless it is gone. */
+const loadedAgain = (api: Api, studioId: string, attempt = 1): Observable<Action> =>
+  api.studio(studioId).pipe(
+    map((at): Action => StudioActions.opened({ studioId, at, kept: keptPending(studioId, at.incarnation) })),
+    catchError((error: unknown) =>
+      apiErrorOf(error).code === 'not-found'
+        ? of(StudioActions.gone({ because: 'removed' }))
+        : timer(pauseMs(attempt)).pipe(switchMap(() => loadedAgain(api, studioId, attempt + 1))),
+    ),
+  );
+
+/** Loads the studio anew: because somebody asked, or because what is here does not fit what came. */
+export const reloadStudio = createEffect(
+  (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
+    const outOfStep = store.select(studioFeature.selectOutOfStep).pipe(filter((is) => is));
+    return merge(actions$.pipe(ofType(StudioActions.reload)), outOfStep).pipe(
+      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
+      switchMap(([, studioId]) =>
         studioId === null
           ? EMPTY
-          : api.studio(studioId).pipe(
-              map((at) => StudioActions.opened({ studioId, at, kept: keptPending(studioId) })),
-              catchError((error: unknown) =>
-                of(StudioActions.openFailed({ message: apiErrorOf(error).message })),
-              ),
-            ),
+          : loadedAgain(api, studioId).pipe(takeUntil(actions$.pipe(ofType(StudioActions.close)))),
       ),
     );
   },
@@ -69,11 +94,12 @@ export const listen = createEffect(
     const revision = store.selectSignal(studioFeature.selectRevision);
     return actions$.pipe(
       ofType(StudioActions.opened),
-      switchMap(({ studioId }) =>
-        studioEvents(studioId, revision).pipe(
+      switchMap(({ studioId, at: { incarnation } }) =>
+        studioEvents({ id: studioId, incarnation }, authorId(), revision).pipe(
           map((event): Action => {
             if (event.kind === 'entry') return StudioActions.entryArrived({ entry: event.entry });
             if (event.kind === 'presence') return StudioActions.presence({ windows: event.windows });
+            if (event.kind === 'gone') return StudioActions.gone({ because: event.because });
             return StudioActions.connection({ live: event.live });
           }),
           takeUntil(actions$.pipe(ofType(StudioActions.close))),
@@ -113,32 +139,50 @@ export const tryChange = createEffect(
 );
 
 /**
- * Sends pending changes, the oldest first and one at a time. An unreachable server is tried again
- * until it answers; the change stays pending meanwhile.
+ * Sends pending changes, the oldest first and one at a time. Only a refusal in the contract's words ends one;
+ * whatever else happens, it is kept, said to be kept, and tried again after growing pauses, or as soon as the
+ * connection is back.
  */
 export const sendPending = createEffect(
   (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
     const drafts = store.selectSignal(studioFeature.selectDrafts);
-    const send = (studioId: string, change: Change): Observable<Action> =>
-      api.change(studioId, authorId(), change).pipe(
-        retry({
-          delay: (error: unknown) => (apiErrorOf(error).reached ? throwError(() => error) : timer(RETRY_MS)),
+    const isBack = actions$.pipe(
+      ofType(StudioActions.connection),
+      filter(({ live }) => live),
+    );
+    const refused = (change: Change, message: string): Observable<Action> => {
+      const draft = drafts()[change.id];
+      const action = StudioActions.refused({ changeId: change.id, label: change.label, message });
+      return draft === undefined ? of(action) : from([action, DraftActions.keep(draft)]);
+    };
+    const attempt = (ref: StudioRef, change: Change, tries: number): Observable<Action> =>
+      api.change(ref, authorId(), change).pipe(
+        map((entry): Action => StudioActions.entryArrived({ entry })),
+        catchError((error: unknown): Observable<Action> => {
+          const { code, message, isRefusal } = apiErrorOf(error);
+          if (isRefusal) return refused(change, message);
+          if (code === 'replaced') return of(StudioActions.gone({ because: 'replaced' }));
+          if (code === 'not-found') return of(StudioActions.gone({ because: 'removed' }));
+          const again = race(timer(pauseMs(tries)), isBack).pipe(
+            take(1),
+            switchMap(() => attempt(ref, change, tries + 1)),
+          );
+          return concat(of(StudioActions.keptWaiting({ reason: message })), again);
         }),
-        map((entry) => StudioActions.entryArrived({ entry })),
-        catchError((error: unknown) => {
-          const { message } = apiErrorOf(error);
-          const draft = drafts()[change.id];
-          const refused = StudioActions.refused({ changeId: change.id, label: change.label, message });
-          return draft === undefined ? of(refused) : from([refused, DraftActions.keep(draft)]);
-        }),
-        takeUntil(actions$.pipe(ofType(StudioActions.close))),
       );
-    return store.select(studioFeature.selectPending).pipe(
-      map((pending) => pending[0]),
-      distinctUntilChanged((a, b) => a?.id === b?.id),
-      filter((change) => change !== undefined),
-      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
-      switchMap(([change, studioId]) => (studioId === null ? EMPTY : send(studioId, change))),
+    const next = createSelector(
+      studioFeature.selectRef,
+      studioFeature.selectPending,
+      studioFeature.selectGone,
+      (ref, pending, gone) => ({ ref: gone === null ? ref : null, change: pending[0] }),
+    );
+    return store.select(next).pipe(
+      distinctUntilChanged((a, b) => a.ref === b.ref && a.change?.id === b.change?.id),
+      switchMap(({ ref, change }) =>
+        ref === null || change === undefined
+          ? EMPTY
+          : attempt(ref, change, 1).pipe(takeUntil(actions$.pipe(ofType(StudioActions.close)))),
+      ),
     );
   },
   { functional: true },
@@ -149,33 +193,52 @@ export const rememberPending = createEffect(
   (actions$ = inject(Actions), store = inject(Store)) => {
     return actions$.pipe(
       ofType(StudioActions.proposed, StudioActions.entryArrived, StudioActions.refused),
-      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
-      tap(([action, studioId]) => {
-        if (studioId === null) return;
-        if (action.type === StudioActions.proposed.type) keepPending(studioId, action.change, Date.now());
-        else if (action.type === StudioActions.refused.type) forgetPending(studioId, action.changeId);
-        else forgetPending(studioId, action.entry.change);
+      concatLatestFrom(() => store.select(studioFeature.selectRef)),
+      tap(([action, ref]) => {
+        if (ref === null) return;
+        if (action.type === StudioActions.proposed.type)
+          keepPending(ref.id, ref.incarnation, action.change, Date.now());
+        else if (action.type === StudioActions.refused.type) forgetPending(ref.id, action.changeId);
+        else forgetPending(ref.id, action.entry.change);
       }),
     );
   },
   { functional: true, dispatch: false },
 );
 
-type UndoCall = (studioId: string) => Observable<EntryMessage>;
+/** Makes the changes of an earlier studio in this one, or gives them up. */
+export const settleStrays = createEffect(
+  (actions$ = inject(Actions), store = inject(Store)) => {
+    return actions$.pipe(
+      ofType(StudioActions.takeStrays, StudioActions.dropStrays),
+      concatLatestFrom(() => store.select(studioFeature.selectRef)),
+      mergeMap(([action, ref]) => {
+        if (ref === null) return EMPTY;
+        const strays = keptPending(ref.id, ref.incarnation).stray;
+        for (const { id } of strays) forgetPending(ref.id, id);
+        if (action.type === StudioActions.dropStrays.type) return EMPTY;
+        return from(strays.map(({ label, edits }) => StudioActions.change({ label, edits })));
+      }),
+    );
+  },
+  { functional: true },
+);
+
+type UndoCall = (ref: StudioRef) => Observable<EntryMessage>;
 
 /** Undo and redo are the server's: it holds the history. What happened is said in words. */
 export const undoRedo = createEffect(
   (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
     return actions$.pipe(
       ofType(StudioActions.undo, StudioActions.redo),
-      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
-      exhaustMap(([action, studioId]): Observable<Action> => {
-        if (studioId === null) return EMPTY;
+      concatLatestFrom(() => store.select(studioFeature.selectRef)),
+      exhaustMap(([action, ref]): Observable<Action> => {
+        if (ref === null) return EMPTY;
         const call: UndoCall =
           action.type === StudioActions.redo.type
-            ? (id) => api.redo(id, authorId())
-            : (id) => api.undo(id, authorId(), 'revision' in action ? action.revision : undefined);
-        return call(studioId).pipe(
+            ? (studio) => api.redo(studio, authorId())
+            : (studio) => api.undo(studio, authorId(), 'revision' in action ? action.revision : undefined);
+        return call(ref).pipe(
           mergeMap((entry) =>
             from([
               StudioActions.entryArrived({ entry }),
@@ -192,19 +255,16 @@ export const undoRedo = createEffect(
   { functional: true },
 );
 
-/** Asks again what undo and redo would take back, whenever the history has grown. */
-export const refreshUndoState = createEffect(
-  (store = inject(Store), api = inject(Api)) => {
-    return store.select(studioFeature.selectRevision).pipe(
-      debounceTime(30),
-      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
-      switchMap(([, studioId]) =>
-        studioId === null
-          ? EMPTY
-          : api.undoState(studioId, authorId()).pipe(
-              map((state) => StudioActions.undoState({ state })),
-              catchError(() => EMPTY),
-            ),
+/** Asks what undo and redo would take back when a studio is opened; from then on own changes tell. */
+export const askUndoState = createEffect(
+  (actions$ = inject(Actions), api = inject(Api)) => {
+    return actions$.pipe(
+      ofType(StudioActions.opened),
+      switchMap(({ studioId }) =>
+        api.undoState(studioId, authorId()).pipe(
+          map((state) => StudioActions.undoState({ state })),
+          catchError(() => EMPTY),
+        ),
       ),
     );
   },

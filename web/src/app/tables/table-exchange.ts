@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, effect, input, output, signal } from '@angular/core';
+import { decodeText } from '@ft/core/formats/decodeText';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import { csvProblemLine } from '@ft/core/formats/csv/tableReading';
 
@@ -32,6 +33,9 @@ const SIGN = { new: '+ new', changed: '± changed', there: '= there already' } a
         <button type="button" (click)="wanted.emit()">Write as CSV</button>
       </div>
     </div>
+    @if (said() !== '') {
+      <p class="warning" role="status">{{ said() }}</p>
+    }
     @if (reading(); as it) {
       @if (!it.ok) {
         <p class="error" role="status">
@@ -115,6 +119,8 @@ export class TableExchange {
   readonly taken = output();
   readonly wanted = output();
   protected readonly text = signal('');
+  /** What a chosen file turned out to be. */
+  protected readonly said = signal('');
   protected readonly most = 200;
   protected readonly sign = SIGN;
   protected readonly line = csvProblemLine;
@@ -124,6 +130,7 @@ export class TableExchange {
     effect(() => {
       this.name();
       this.text.set('');
+      this.said.set('');
     });
   }
 
@@ -140,6 +147,15 @@ export class TableExchange {
   protected async take(input: HTMLInputElement): Promise<void> {
     const file = input.files?.[0];
     input.value = '';
-    if (file !== undefined) this.put(await file.text());
+    if (file === undefined) return;
+    const decoded = decodeText(new Uint8Array(await file.arrayBuffer()));
+    this.said.set(
+      !decoded.ok
+        ? `${file.name}: ${decoded.sentence}`
+        : decoded.encoding === 'UTF-8'
+          ? ''
+          : `${file.name} is ${decoded.encoding}; it was read as that.`,
+    );
+    if (decoded.ok) this.put(decoded.text);
   }
 }

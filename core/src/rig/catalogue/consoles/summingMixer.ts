@@ -11,7 +11,7 @@ import { insertRoutes } from './insertPoint';
 const params = z.strictObject({
   inputs: channelCount(64).default(16),
   /** Positions of the gain switch of every input, dB. */
-  gainStepsDb: z.array(z.number().min(-30).max(30)).min(1).default([-6, -3, 0, 3, 6]),
+  gainStepsDb: z.array(z.number().min(-30).max(30)).min(1).max(64).default([-6, -3, 0, 3, 6]),
   boostDb: z.number().min(0).max(20).default(6),
   inputOhm: impedanceOhm.default(20_000),
   maxInputDbu: levelDbu.default(28),

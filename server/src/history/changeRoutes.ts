@@ -1,0 +1,98 @@
+import type { Request, Response } from 'express';
+import { Router } from 'express';
+import { authorSchema, HISTORY_PAGE, postUndoSchema } from '@ft/contract/api';
+import { refusalSentence } from '@ft/core/edits/refusalWording';
+import { ApiFailure, notFound } from '../http/refusal';
+import { bodyOf, readOrRefuse, textBody, textOf } from '../http/jsonBody';
+import { wantedBy } from '../jobs/jobRoutes';
+import type { Jobs } from '../jobs/jobs';
+import { authorOf, makerOf, mayOnlyTick } from '../network/gate';
+import { LARGE_TEXT } from '../studios/documents';
+import type { Answer, StudioKeeper } from '../studios/studioKeeper';
+import type { StudioStore } from '../studios/studioStore';
+import type { ChangeRequest } from './changeRequest';
+import { readChange } from './changeRequest';
+import type { HistoryStore } from './historyStore';
+import { entryJson } from './storedEntry';
+
+const MISSING = {
+  'nothing-to-undo': 'There is nothing of yours to undo.',
+  'nothing-to-redo': 'There is nothing to redo.',
+} as const;
+
+const CLASH = {
+  replaced:
+    'This studio was removed and brought in again meanwhile, so the change was not made in it. It is kept in the window.',
+  'change-id-taken':
+    'Another change was made under the same id, so this one was not made. Make it once more by hand.',
+} as const;
+
+/** The largest change taken in: twenty thousand edits and what they replace. */
+const CHANGE_LIMIT = '20mb';
+
+function send(response: Response, answer: Answer): void {
+  if (answer.ok) {
+    response.type('json').send(entryJson(answer.entry, answer.undo));
+    return;
+  }
+  if ('refusal' in answer) throw new ApiFailure(409, answer.refusal.code, refusalSentence(answer.refusal));
+  if ('forbidden' in answer) throw mayOnlyTick();
+  if ('clash' in answer) throw new ApiFailure(409, answer.clash, CLASH[answer.clash]);
+  if (answer.missing === 'studio') throw notFound('studio');
+  throw new ApiFailure(409, answer.missing, MISSING[answer.missing]);
+}
+
+const idOf = (request: Request): string => String(request.params['id']);
+
+interface Parts {
+  readonly store: StudioStore;
+  readonly history: HistoryStore;
+  readonly keeper: StudioKeeper;
+  readonly jobs: Jobs;
+}
+
+/** Changing a studio, undoing, and its history. */
+export function changeRoutes({ store, history, keeper, jobs }: Parts): Router {
+  const router = Router();
+  /** A large change is read beside the server: others are answered meanwhile. */
+  const changeOf = async (request: Request, response: Response): Promise<ChangeRequest> => {
+    const text = textOf(request);
+    return readOrRefuse(
+      text.length > LARGE_TEXT
+        ? await jobs.run('readChange', text, wantedBy(request, response))
+        : readChange(text),
+    );
+  };
+  router.post('/studios/:id/changes', textBody(CHANGE_LIMIT), async (request, response) => {
+    const { author, incarnation, change } = await changeOf(request, response);
+    send(response, await keeper.submit(idOf(request), change, makerOf(response, author), incarnation));
+  });
+  router.post('/studios/:id/undo', textBody('10kb'), async (request, response) => {
+    const { author, change, ...about } = bodyOf(request, postUndoSchema);
+    send(response, await keeper.undo(idOf(request), makerOf(response, author), change, about));
+  });
+  router.post('/studios/:id/redo', textBody('10kb'), async (request, response) => {
+    const { author, change, incarnation } = bodyOf(request, postUndoSchema);
+    send(response, await keeper.redo(idOf(request), makerOf(response, author), change, incarnation));
+  });
+  router.get('/studios/:id/history', async (request, response) => {
+    const { id } = request.params;
+    if ((await store.standing(id)) === undefined) throw notFound('studio');
+    const author = authorOf(response, authorSchema.catch('').parse(request.query['author']));
+    const before = Number(request.query['before'] ?? Number.MAX_SAFE_INTEGER);
+    const entries = await history.page(
+      id,
+      Number.isInteger(before) ? before : Number.MAX_SAFE_INTEGER,
+      HISTORY_PAGE + 1,
+      author,
+    );
+    const more = entries.length > HISTORY_PAGE;
+    response.json({ entries: entries.slice(0, HISTORY_PAGE), more });
+  });
+  router.get('/studios/:id/undo-state', async (request, response) => {
+    const author = authorSchema.parse(request.query['author']);
+    if ((await store.standing(request.params.id)) === undefined) throw notFound('studio');
+    response.json(await history.undoState(request.params.id, authorOf(response, author)));
+  });
+  return router;
+}

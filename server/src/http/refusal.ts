@@ -1,0 +1,18 @@
+/** A refusal on its way to the client: status, stable code, sentences. */
+export class ApiFailure extends Error {
+  constructor(
+    readonly status: number,
+    readonly code: string,
+    message: string,
+    readonly problems?: readonly string[],
+  ) {
+    super(message);
+  }
+}
+
+export const notFound = (what: string): ApiFailure =>
+  new ApiFailure(
+    404,
+    'not-found',
+    `There is no such ${what} here. It may have been removed; go back to the first screen.`,
+  );

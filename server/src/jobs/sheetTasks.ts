@@ -1,0 +1,60 @@
+import { patchListCsv } from '@ft/core/formats/patchListCsv';
+import { lineUpSheet } from '@ft/core/plan/levels/lineUpSheet';
+import { patchList } from '@ft/core/plan/patchList';
+import { planOf } from '@ft/core/plan/plan';
+import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import { findScene } from '@ft/core/plan/scenePlace';
+import type { PatchSheet } from '../sheets/patchListPdf';
+import type { SheetHead } from '../sheets/sheetPdf';
+import type { Documents } from '../studios/documents';
+import { studioOf } from '../studios/documents';
+import type { Tell } from './jobProgress';
+
+export interface SheetInput {
+  readonly documents: Documents;
+  readonly revision: number;
+  readonly place: ScenePlace;
+  readonly printedAt: string;
+}
+
+/** A scene worked out, with what identifies it on paper; undefined where there is no such scene. */
+function sheetOf({ documents, revision, place, printedAt }: SheetInput, tell: Tell) {
+  tell('Reading the studio', 1, 3);
+  const studio = studioOf(documents);
+  const found = findScene(studio, place);
+  if (found === undefined) return undefined;
+  const { session, scene } = found;
+  const names = { studio: studio.name, session: session.name, scene: scene.name };
+  const head: SheetHead = { ...names, revision, printedAt };
+  tell('Planning the scene', 2, 3);
+  const worked = { head, ...planOf(studio.rig, session, scene, studio.floor) };
+  tell('Writing the sheet', 3, 3);
+  return worked;
+}
+
+function patchSheet(input: SheetInput, tell: Tell): PatchSheet | undefined {
+  const sheet = sheetOf(input, tell);
+  return sheet && { ...sheet.head, lines: patchList(sheet.context), findings: sheet.plan.findings };
+}
+
+/** The patch list as CSV. */
+export function patchListCsvTask(input: SheetInput, tell: Tell): string | undefined {
+  const sheet = patchSheet(input, tell);
+  return sheet && patchListCsv(sheet.lines);
+}
+
+// The PDF library is large, and read only by a thread that prints.
+
+/** The patch list on paper. */
+export async function patchListPdfTask(input: SheetInput, tell: Tell): Promise<Uint8Array | undefined> {
+  const sheet = patchSheet(input, tell);
+  return sheet && (await import('../sheets/patchListPdf')).patchListPdf(sheet);
+}
+
+/** The line-up sheet on paper. */
+export async function lineUpPdfTask(input: SheetInput, tell: Tell): Promise<Uint8Array | undefined> {
+  const sheet = sheetOf(input, tell);
+  if (sheet === undefined) return undefined;
+  const { lineUpPdf } = await import('../sheets/lineUpPdf');
+  return lineUpPdf({ ...sheet.head, rows: lineUpSheet(sheet.context) });
+}

@@ -1,0 +1,24 @@
+import { acceptTask } from './acceptTask';
+import { bundleTask } from './bundleTask';
+import { readArchiveTask } from './readArchiveTask';
+import { readBundleTask } from './readBundleTask';
+import { readChangeTask } from './readChangeTask';
+import { readStudioTask } from './readStudioTask';
+import { lineUpPdfTask, patchListCsvTask, patchListPdfTask } from './sheetTasks';
+
+/** Every kind of job there is. A task takes plain data and gives plain data; it reads no files and stores nothing. */
+export const TASKS = {
+  readBundle: readBundleTask,
+  bundle: bundleTask,
+  readStudio: readStudioTask,
+  readChange: readChangeTask,
+  accept: acceptTask,
+  readArchive: readArchiveTask,
+  patchListCsv: patchListCsvTask,
+  patchListPdf: patchListPdfTask,
+  lineUpPdf: lineUpPdfTask,
+} as const;
+
+export type TaskName = keyof typeof TASKS;
+export type TaskInput<K extends TaskName> = Parameters<(typeof TASKS)[K]>[0];
+export type TaskOutput<K extends TaskName> = Awaited<ReturnType<(typeof TASKS)[K]>>;

@@ -1,0 +1,39 @@
+import type { Request, Response } from 'express';
+import { Router } from 'express';
+import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import { notFound } from '../http/refusal';
+import { wantedBy } from '../jobs/jobRoutes';
+import type { Jobs } from '../jobs/jobs';
+import type { StudioStore } from '../studios/studioStore';
+
+/** Sheets by the name of their file: the job that makes one, and what it is. */
+const SHEETS = {
+  'patch-list.csv': { task: 'patchListCsv', type: 'text/csv; charset=utf-8' },
+  'patch-list.pdf': { task: 'patchListPdf', type: 'application/pdf' },
+  'line-up.pdf': { task: 'lineUpPdf', type: 'application/pdf' },
+} as const;
+
+/** Sheets on paper and as files. They are planned and drawn beside the server, within a budget. */
+export function sheetRoutes(store: StudioStore, jobs: Jobs, now: () => string): Router {
+  const router = Router();
+  const give = async (request: Request, response: Response, name: keyof typeof SHEETS): Promise<void> => {
+    const { id, session, scene } = request.params as Record<'id' | 'session' | 'scene', string>;
+    const stored = await store.read(id);
+    if (stored === undefined) throw notFound('studio');
+    const { documents, revision } = stored;
+    const place = { session, scene } as ScenePlace;
+    const { task, type } = SHEETS[name];
+    const input = { documents, revision, place, printedAt: now() };
+    const sheet = await jobs.run(task, input, wantedBy(request, response));
+    if (sheet === undefined) throw notFound('scene');
+    response
+      .attachment(`${session}-${scene}-${name}`)
+      .type(type)
+      .send(typeof sheet === 'string' ? sheet : Buffer.from(sheet));
+  };
+  for (const name of Object.keys(SHEETS) as (keyof typeof SHEETS)[])
+    router.get(`/studios/:id/sessions/:session/scenes/:scene/${name}`, (request, response) =>
+      give(request, response, name),
+    );
+  return router;
+}

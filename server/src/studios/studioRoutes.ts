@@ -1,0 +1,87 @@
+import { Router } from 'express';
+import { beginStudioSchema } from '@ft/contract/api';
+import type { StudioAt as StudioAtMessage } from '@ft/contract/api';
+import { ApiFailure, notFound } from '../http/refusal';
+import { bodyOf, textBody, textOf } from '../http/jsonBody';
+import type { ReadDocuments } from '../jobs/readBundleTask';
+import { wantedBy } from '../jobs/jobRoutes';
+import type { Jobs } from '../jobs/jobs';
+import type { Documents } from './documents';
+import { documentsOf } from './documents';
+import type { Intake } from './intake';
+import { newStudio } from './newStudio';
+import type { StudioKeeper } from './studioKeeper';
+import type { StudioStore } from './studioStore';
+
+/** The largest bundle taken in. A facility of 20 bays is about 5 MB. */
+const BUNDLE_LIMIT = '20mb';
+
+/** What was read, or a refusal that lists every problem. */
+export function documentsOrRefuse(reading: ReadDocuments): Documents {
+  if (reading.ok) return reading.documents;
+  const { problems } = reading;
+  const count = problems.length === 1 ? 'one problem' : `${String(problems.length)} problems`;
+  throw new ApiFailure(
+    422,
+    'bundle-refused',
+    `The bundle was not taken in: it has ${count}. Nothing was stored.`,
+    problems,
+  );
+}
+
+interface Parts {
+  readonly store: StudioStore;
+  readonly keeper: StudioKeeper;
+  readonly intake: Intake;
+  readonly jobs: Jobs;
+  /** The demo studio as a bundle. */
+  readonly demo: () => string;
+}
+
+/** Listing, beginning, importing, exporting and removing studios. */
+export function studioRoutes({ store, keeper, intake, jobs, demo }: Parts): Router {
+  const router = Router();
+  router.get('/studios', async (_request, response) => {
+    response.json({ studios: await store.list() });
+  });
+  router.post('/studios', textBody('10kb'), async (request, response) => {
+    const { name } = bodyOf(request, beginStudioSchema);
+    const taken = new Set((await store.list()).map(({ id }) => id));
+    const studio = newStudio(name, taken);
+    await intake.take(documentsOf(studio));
+    response.status(201).json({ id: studio.id });
+  });
+  // Asking for the demo again opens the one that is there.
+  router.post('/studios/demo', async (request, response) => {
+    const documents = documentsOrRefuse(await jobs.run('readBundle', demo(), wantedBy(request, response)));
+    response.status((await intake.take(documents)) ? 201 : 200).json({ id: documents.id });
+  });
+  router.post('/bundles', textBody(BUNDLE_LIMIT), async (request, response) => {
+    const reading = await jobs.run('readBundle', textOf(request), wantedBy(request, response));
+    const { id, name, ...parts } = documentsOrRefuse(reading);
+    if (!(await intake.take({ id, name, ...parts })))
+      throw new ApiFailure(
+        409,
+        'already-here',
+        `“${name}” is here already (id ${id}). Open it, or remove it on the first screen before you import it again.`,
+      );
+    response.status(201).json({ id });
+  });
+  router.get('/studios/:id', async (request, response) => {
+    const found = await keeper.read(request.params.id);
+    if (found === undefined) throw notFound('studio');
+    response.json(found satisfies StudioAtMessage);
+  });
+  router.get('/studios/:id/bundle', async (request, response) => {
+    const { id } = request.params;
+    const stored = await store.read(id);
+    if (stored === undefined) throw notFound('studio');
+    const text = await jobs.run('bundle', stored.documents, wantedBy(request, response));
+    response.attachment(`${id}.thread.json`).type('application/json').send(text);
+  });
+  router.delete('/studios/:id', async (request, response) => {
+    if (!(await keeper.remove(request.params.id))) throw notFound('studio');
+    response.status(204).end();
+  });
+  return router;
+}

@@ -1,0 +1,162 @@
+import { DatePipe } from '@angular/common';
+import type { OnInit } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import type { Observable } from 'rxjs';
+import { Subscription } from 'rxjs';
+import type { StudioSummary } from '@ft/contract/api';
+import { decodeText } from '@ft/core/formats/decodeText';
+import { Api, apiErrorOf } from '../state/api.service';
+import { jobProgress, jobText } from '../state/job-progress';
+import { newId } from '../state/new-id';
+import { FileLink } from '../ui/file-link';
+import { BackupsPanel } from './backups-panel';
+import { SetAsidePanel } from './set-aside-panel';
+
+/** The first screen: the studios on this machine, and the three ways to get one. */
+@Component({
+  selector: 'ft-first-screen',
+  imports: [BackupsPanel, DatePipe, FileLink, RouterLink, SetAsidePanel],
+  templateUrl: './first-screen.html',
+  styleUrl: './first-screen.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class FirstScreen implements OnInit {
+  private readonly api = inject(Api);
+  private readonly router = inject(Router);
+
+  protected readonly studios = signal<readonly StudioSummary[] | undefined>(undefined);
+  protected readonly trouble = signal<{ message: string; problems: readonly string[] } | undefined>(
+    undefined,
+  );
+  protected readonly busy = signal('');
+  /** How far the server is with it. */
+  protected readonly step = signal('');
+  private running = new Subscription();
+  /** The studio about to be removed, until it is confirmed. */
+  protected readonly removing = signal('');
+
+  ngOnInit(): void {
+    this.refresh();
+  }
+
+  protected open(studio: StudioSummary): void {
+    this.enter(studio.id);
+  }
+
+  protected openDemo(): void {
+    this.create('Opening the demo studio …', (job) => this.api.openDemo(job));
+  }
+
+  protected begin(name: string): void {
+    if (name.trim() !== '') this.create('Making the studio …', () => this.api.begin(name), 'rig');
+  }
+
+  protected async importFile(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0];
+    if (file === undefined) return;
+    input.value = '';
+    const what = `Reading ${file.name} …`;
+    if (file.name.endsWith('.zip')) {
+      this.run(
+        what,
+        (job) => this.api.importArchive(file, job),
+        () => {
+          this.refresh();
+        },
+      );
+      return;
+    }
+    const decoded = decodeText(new Uint8Array(await file.arrayBuffer()));
+    if (decoded.ok) this.create(what, (job) => this.api.importBundle(decoded.text, job));
+    else
+      this.trouble.set({
+        message: `${file.name} is no bundle: it is no text. Choose a *.thread.json or *.thread.zip file.`,
+        problems: [],
+      });
+  }
+
+  /** Whoever asked has left: the server ends the work. */
+  protected cancel(): void {
+    this.running.unsubscribe();
+    this.busy.set('');
+  }
+
+  protected remove(id: string): void {
+    this.removing.set('');
+    this.api.removeStudio(id).subscribe({
+      next: () => {
+        this.refresh();
+      },
+      error: (error: unknown) => {
+        this.fail(error);
+      },
+    });
+  }
+
+  private create(what: string, make: (job: string) => Observable<string>, stage = 'track'): void {
+    this.run(what, make, (id) => {
+      this.enter(id, stage);
+    });
+  }
+
+  /** Lets the server work on something, and says how far it is. */
+  private run<T>(what: string, work: (job: string) => Observable<T>, done: (made: T) => void): void {
+    const job = newId();
+    this.busy.set(what);
+    this.step.set('');
+    this.trouble.set(undefined);
+    this.running = new Subscription();
+    this.running.add(
+      jobProgress(this.api, job).subscribe((state) => {
+        this.step.set(jobText(state));
+      }),
+    );
+    this.running.add(
+      work(job).subscribe({
+        next: (made) => {
+          this.cancel();
+          done(made);
+        },
+        error: (error: unknown) => {
+          this.cancel();
+          this.fail(error);
+        },
+      }),
+    );
+  }
+
+  /** Opens a studio at its first session and that session's first scene. */
+  private enter(id: string, stage = 'track'): void {
+    this.api.studio(id).subscribe({
+      next: ({ studio }) => {
+        const session = studio.sessions[0];
+        const scene = session?.scenes.find(({ archived }) => archived !== true) ?? session?.scenes[0];
+        if (session === undefined || scene === undefined)
+          this.trouble.set({ message: 'This studio has no session.', problems: [] });
+        else void this.router.navigate(['/studio', id, session.id, scene.id, stage]);
+      },
+      error: (error: unknown) => {
+        this.fail(error);
+      },
+    });
+  }
+
+  protected refresh(): void {
+    this.api.studios().subscribe({
+      next: (studios) => {
+        this.studios.set(studios);
+      },
+      error: (error: unknown) => {
+        this.fail(error);
+      },
+    });
+  }
+
+  private fail(error: unknown): void {
+    // A device of the studio network that nobody has let in yet.
+    if (apiErrorOf(error).code === 'not-paired') void this.router.navigate(['/pair']);
+    const { message, problems = [] } = apiErrorOf(error);
+    this.trouble.set({ message, problems });
+  }
+}

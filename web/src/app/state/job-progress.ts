@@ -1,0 +1,18 @@
+import type { Observable } from 'rxjs';
+import { catchError, EMPTY, exhaustMap, timer } from 'rxjs';
+import type { JobState } from '@ft/contract/jobs';
+import type { Api } from './api.service';
+
+/** Work that is done sooner says nothing of itself, ms. */
+const QUIET_MS = 300;
+const ASK_EVERY_MS = 500;
+
+/** How far a job of the server is, asked now and then. One that is not known (any more) says nothing. */
+export const jobProgress = (api: Api, job: string): Observable<JobState> =>
+  timer(QUIET_MS, ASK_EVERY_MS).pipe(exhaustMap(() => api.job(job).pipe(catchError(() => EMPTY))));
+
+/** A job's state in words. */
+export const jobText = (state: JobState): string =>
+  state.state === 'waiting'
+    ? 'Waiting for its turn …'
+    : `${state.step} … (${String(state.at)} of ${String(state.of)})`;
