@@ -63,9 +63,13 @@ async function resumeSharing({ sharing }: Program, port: number): Promise<void> 
 
 async function main({ port, sharePort, folder, demo: withDemo, verbose }: Options): Promise<void> {
   try {
+    const log = openLog(join(folder, 'log'), { verbose });
+    // What libraries warn of is for whoever reads the log; the terminal gets our own words.
+    console.warn = () => {
+      log.note('a library warned');
+    };
     const program = await startProgram({
-      ...{ folder, now, demo, version: versionOf() },
-      log: openLog(join(folder, 'log'), { verbose }),
+      ...{ folder, now, demo, log, version: versionOf() },
       say: (line) => {
         console.log(line);
       },

@@ -1,4 +1,4 @@
-import { readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import {
@@ -10,10 +10,11 @@ import {
 import { readBundle, writeBundle } from '@ft/core/formats/bundle';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { formatSchemas } from '../src/formats/formatSchemas';
-import { ft } from '../src/cli/ft';
+import { ft, ftData } from '../src/cli/ft';
+import { openDatabase } from '../src/database/openDatabase';
 import { studioOf } from '../../core/test/fixtures/studioOf';
 import { WORKED_LADDER } from '../../core/test/fixtures/workedLadder';
-import { emptyFolder } from './helpers';
+import { DEMO, emptyFolder, performerChange, putSmallDemo, startProgram, TEST_TIME } from './helpers';
 
 const folder = emptyFolder();
 afterAll(() => {
@@ -218,4 +219,113 @@ describe('published formats', () => {
       expect(readFileSync(file, 'utf8')).toBe(`${JSON.stringify(schema, null, 2)}\n`);
     },
   );
+});
+
+describe('commands on the data', () => {
+  const home = emptyFolder();
+  const before = process.env['FT_DATA'];
+  let backupFile = '';
+  const data = async (...argv: readonly string[]): Promise<{ code: unknown; out: string; err: string }> => {
+    const [out, err]: [string[], string[]] = [[], []];
+    const code = await ftData(
+      argv,
+      TEST_TIME,
+      (text) => out.push(text),
+      (text) => err.push(text),
+    );
+    return { code, out: out.join('\n'), err: err.join('\n') };
+  };
+  beforeAll(async () => {
+    process.env['FT_DATA'] = join(home, 'data');
+    const program = await startProgram({ folder: join(home, 'data') });
+    await putSmallDemo(program);
+    await program.api.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
+    const made = await data('backup', join(home, 'elsewhere'), '--json');
+    backupFile = (JSON.parse(made.out) as { file: string }).file;
+    await program.stop();
+  });
+  afterAll(() => {
+    process.env['FT_DATA'] = before;
+    rmSync(home, { recursive: true });
+  });
+
+  it('backup makes a verified copy, also while the program runs', () => {
+    expect(existsSync(backupFile)).toBe(true);
+  });
+
+  it('verify looks the data and a backup over', async () => {
+    expect(await data('verify')).toMatchObject({ code: 0, out: expect.stringContaining('is whole') as string });
+    expect(await data('verify', backupFile)).toMatchObject({ code: 0 });
+  });
+
+  it('verify finds a missing line and a document that cannot be read', async () => {
+    const file = join(home, 'broken.sqlite');
+    copyFileSync(backupFile, file);
+    const database = await openDatabase(file);
+    await database.models.studios.update({ revision: 3 }, { where: {} });
+    await database.models.sessions.update({ document: '{"id":"x"}' }, { where: {} });
+    await database.close();
+    const { code, out } = await data('verify', file);
+    expect(code).toBe(1);
+    expect(out).toContain('Saltglass Rooms: its documents cannot be read');
+    expect(out).toContain('its history ends at 1 of 3');
+    expect(out).toContain('Take the newest backup that is whole: ft restore FILE.');
+  });
+
+  it('verify finds damage', async () => {
+    const file = join(home, 'damaged.sqlite');
+    const bytes = readFileSync(backupFile);
+    bytes.fill(0xa5, 8192, 16_384);
+    writeFileSync(file, bytes);
+    expect(await data('verify', file)).toMatchObject({
+      code: 1,
+      out: expect.stringContaining('the file is damaged') as string,
+    });
+    expect(await data('restore', file, '--into', join(home, 'never'))).toMatchObject({ code: 2 });
+    expect(existsSync(join(home, 'never'))).toBe(false);
+  });
+
+  it('restore makes a data folder of its own, and never writes over one', async () => {
+    const into = join(home, 'restored');
+    expect(await data('restore', backupFile, '--into', into)).toMatchObject({ code: 0 });
+    const program = await startProgram({ folder: into });
+    expect((await program.api.get(DEMO).expect(200)).body).toMatchObject({ revision: 1 });
+    await program.stop();
+    const again = await data('restore', backupFile, '--into', into);
+    expect(again).toMatchObject({ code: 2, err: expect.stringContaining('is not empty') as string });
+  });
+
+  it.each([
+    ['no folder to back up to', ['backup'], /Say where to/],
+    ['a backup that is not there', ['restore', '/nowhere.sqlite'], /There is no file “\/nowhere\.sqlite”/],
+    ['an option that is none', ['verify', '--into-the-dark'], /ft check {2}FILE/],
+    ['one thing too many', ['verify', 'a', 'b'], /ft check {2}FILE/],
+  ])('with %s end with exit 2 and a sentence', async (_name, argv, sentence) => {
+    const { code, err } = await data(...argv);
+    expect(code).toBe(2);
+    expect(err).toMatch(sentence);
+  });
+
+  it('leave commands on bundles alone', async () => {
+    expect((await data('check', 'x')).code).toBeUndefined();
+  });
+});
+
+describe('input made to break the command line', () => {
+  it('nested very deep is exit 2 and a sentence', () => {
+    const file = join(folder, 'deep.thread.json');
+    writeFileSync(file, `{"format":"faithful-thread/2","studio":${'['.repeat(50_000)}${']'.repeat(50_000)}}`);
+    const { code, err } = run('check', file);
+    expect(code).toBe(2);
+    expect(err).toContain('nested deeper than 64 levels');
+  });
+
+  it('that is no text, or UTF-16, is told or read', () => {
+    const binary = join(folder, 'picture.png');
+    writeFileSync(binary, Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2, 3]));
+    expect(run('check', binary)).toMatchObject({ code: 2 });
+    const wide = join(folder, 'wide.thread.json');
+    writeFileSync(wide, Buffer.from(`\ufeff${writeBundle(demo)}`, 'utf16le'));
+    expect(run('check', wide).code).toBe(run('check', fileOf(demo)).code);
+  });
 });

@@ -1,6 +1,7 @@
-import { SALTGLASS_PLACE } from '../../core/test/fixtures/thin/saltglass';
+import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import { draftFeature } from '../src/app/state/draft.feature';
-import { keptPending } from '../src/app/state/pending-store';
+import { pauseMs } from '../src/app/state/pause';
+import { keepPending, keptPending } from '../src/app/state/pending-store';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import { bench, until } from './mount';
@@ -15,6 +16,22 @@ const rename = (value: string, was: string): ReturnType<typeof StudioActions.cha
   });
 
 const kept = (): readonly unknown[] => keptPending('saltglass-rooms', 'first').own;
+const changeNamed = (id: string): Parameters<typeof keepPending>[2] => ({
+  id,
+  label: 'From before',
+  edits: [
+    {
+      type: 'thread.set',
+      ...{ session: 'lamplighters-ledger', id: 'line-1', field: 'performer', value: 'Ada', was: 'Imke Tarrow' },
+    },
+  ],
+});
+
+// What one test leaves in the browser is not another one's.
+afterEach(() => {
+  localStorage.clear();
+});
+
 const open = StudioActions.open({ studioId: 'saltglass-rooms', place: SALTGLASS_PLACE });
 
 describe('opening a studio', () => {
@@ -92,7 +109,93 @@ describe('a change', () => {
   });
 });
 
+describe('whatever is no refusal in the contract’s words', () => {
+  it.each<[string, { status: number; code: string; message: string } | undefined]>([
+    ['a full disk', { status: 507, code: 'disk-full', message: 'The disk is full.' }],
+    ['a mistake of the program', { status: 500, code: 'internal', message: 'A mistake.' }],
+    ['an answer from something else on the way', { status: 502, code: '', message: '' }],
+    ['a tablet that is not paired any more', { status: 401, code: 'not-paired', message: 'Not paired.' }],
+    ['a program that is busy', { status: 429, code: 'busy', message: 'Busy.' }],
+  ])('keeps the change: %s', async (_name, failing) => {
+    const { api, store, open: enter } = bench();
+    await enter();
+    api.failing = failing;
+    store.dispatch(rename('Ada', 'Imke Tarrow'));
+    const because = store.selectSignal(studioFeature.selectKeptBecause);
+    await until(() => because() !== null, 'the reason it is kept');
+    expect(kept()).toHaveLength(1);
+    expect(store.selectSignal(studioFeature.selectPending)()).toHaveLength(1);
+    expect(store.selectSignal(studioFeature.selectNotices)()).toEqual([]);
+    api.failing = undefined;
+    // The connection is back: nobody waits for the next pause.
+    store.dispatch(StudioActions.connection({ live: true }));
+    await until(() => api.entries.length === 1, 'the change at the server');
+    await until(() => kept().length === 0);
+    expect(because()).toBeNull();
+  });
+
+  it('is asked again after pauses that grow to half a minute', () => {
+    expect([1, 2, 3, 4, 5, 6, 50].map(pauseMs)).toEqual([1500, 3000, 6000, 12_000, 24_000, 30_000, 30_000]);
+  });
+});
+
+describe('a studio that was removed and brought in again', () => {
+  it('keeps what is unsent, says so, and makes it there when asked to', async () => {
+    const { api, store, open: enter } = bench();
+    await enter();
+    api.incarnation = 'second';
+    api.studioNow = saltglassRooms();
+    store.dispatch(rename('Ada', 'Imke Tarrow'));
+    const gone = store.selectSignal(studioFeature.selectGone);
+    await until(() => gone() === 'replaced');
+    expect(kept()).toHaveLength(1);
+    expect(api.entries).toHaveLength(0);
+    store.dispatch(StudioActions.reload());
+    const strays = store.selectSignal(studioFeature.selectStrays);
+    await until(() => strays().length === 1);
+    expect(gone()).toBeNull();
+    expect(store.selectSignal(studioFeature.selectPending)()).toEqual([]);
+    store.dispatch(StudioActions.takeStrays());
+    await until(() => api.entries.length === 1, 'the change at the server');
+    expect(api.entries[0]!.label).toBe('Performer Ada');
+    await until(() => Object.keys(localStorage).every((key) => !key.startsWith('ft-pending')));
+  });
+
+  it('lets what is unsent go when asked to', async () => {
+    const { api, store, open: enter } = bench();
+    keepPending('saltglass-rooms', 'before', changeNamed('change-before'), 1);
+    await enter();
+    const strays = store.selectSignal(studioFeature.selectStrays);
+    expect(strays()).toHaveLength(1);
+    store.dispatch(StudioActions.dropStrays());
+    expect(strays()).toEqual([]);
+    await until(() => Object.keys(localStorage).every((key) => !key.startsWith('ft-pending')));
+    expect(api.entries).toEqual([]);
+  });
+
+  it('that only was removed says that', async () => {
+    const { api, store, open: enter } = bench();
+    await enter();
+    api.failing = { status: 404, code: 'not-found', message: 'No such studio.' };
+    store.dispatch(rename('Ada', 'Imke Tarrow'));
+    await until(() => store.selectSignal(studioFeature.selectGone)() === 'removed');
+    expect(kept()).toHaveLength(1);
+  });
+});
+
 describe('undo', () => {
+  it('asks once what it would take back, and is told with every own change', async () => {
+    const { api, store, open: enter } = bench();
+    const asked = jest.spyOn(api, 'undoState');
+    await enter();
+    const state = store.selectSignal(studioFeature.selectUndoState);
+    store.dispatch(rename('Ada', 'Imke Tarrow'));
+    await until(() => state().undo?.label === 'Performer Ada');
+    store.dispatch(rename('Bo', 'Ada'));
+    await until(() => state().undo?.label === 'Performer Bo');
+    expect(asked).toHaveBeenCalledTimes(1);
+  });
+
   it('says what it undid', async () => {
     const { store, open: enter } = bench();
     await enter();

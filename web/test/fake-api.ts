@@ -74,9 +74,7 @@ export class FakeApi {
   }
 
   undoState(_id: string, author: string): Observable<UndoState> {
-    const undo = undoStacks(this.entries, author).done.at(-1);
-    const entry = this.entries.find(({ revision }) => revision === undo);
-    return of(entry === undefined ? {} : { undo: { revision: entry.revision, label: entry.label } });
+    return of(this.undoOf(author));
   }
 
   history(_id: string, author: string): Observable<HistoryPage> {
@@ -108,12 +106,18 @@ export class FakeApi {
     return refuse(404, 'not-found', 'There is no such job here.');
   }
 
+  private undoOf(author: string): UndoState {
+    const undo = undoStacks(this.entries, author).done.at(-1);
+    const entry = this.entries.find(({ revision }) => revision === undo);
+    return entry === undefined ? {} : { undo: { revision: entry.revision, label: entry.label } };
+  }
+
   private take(change: Change, author: string, undoes?: number): Observable<EntryMessage> {
     const making = { author, at: '2026-03-01T10:00:00Z', ...(undoes !== undefined && { undoes }) };
     const result = accept(this.studioNow, this.entries.length, change, making);
     if (!result.ok) return refuse(409, result.refusal.code, refusalSentence(result.refusal));
     this.studioNow = result.studio;
     this.entries.push(result.entry);
-    return of(message(result.entry));
+    return of({ ...message(result.entry), undo: this.undoOf(author) });
   }
 }

@@ -36,8 +36,12 @@ const after = (...actions: readonly Action[]): StudioState =>
     studioId: demo.id,
     place: SALTGLASS_PLACE,
   });
-const opened = (kept: readonly Change[] = [], revision = 0): Action =>
-  StudioActions.opened({ studioId: demo.id, at: { studio: demo, revision }, kept });
+const opened = (own: readonly Change[] = [], revision = 0): Action =>
+  StudioActions.opened({
+    studioId: demo.id,
+    at: { studio: demo, revision, incarnation: 'first' },
+    kept: { own, stray: [] },
+  });
 
 describe('the studio in a window', () => {
   const mine = change('change-mine', 'Ada', 'Imke Tarrow');
@@ -100,15 +104,41 @@ describe('the studio in a window', () => {
   });
 });
 
+describe('a line that does not fit what is here', () => {
+  it('leads to the studio being loaded anew, and nothing unsent is lost by it', () => {
+    const mine = change('change-mine', 'Ada', 'Imke Tarrow');
+    const state = after(opened(), StudioActions.proposed({ change: mine }));
+    const foreign = { ...entry(1, change('change-x', 'X', 'somebody who never was')) };
+    const broken = studioFeature.reducer(state, StudioActions.entryArrived({ entry: foreign }));
+    expect(broken.outOfStep).toBe(true);
+    expect(broken.replica!.pending).toHaveLength(1);
+    const again = studioFeature.reducer(broken, opened([mine], 5));
+    expect(again).toMatchObject({ outOfStep: false, replica: { revision: 5 } });
+    expect(performer(again)).toBe('Ada');
+  });
+});
+
 describe('what the browser keeps', () => {
   it('is pending changes, in the order they were made', () => {
-    keepPending('rooms', change('change-b', 'B', 'A'), 2);
-    keepPending('rooms', change('change-a', 'A', ''), 1);
-    keepPending('elsewhere', change('change-c', 'C', ''), 3);
+    keepPending('rooms', 'first', change('change-b', 'B', 'A'), 2);
+    keepPending('rooms', 'first', change('change-a', 'A', ''), 1);
+    keepPending('elsewhere', 'first', change('change-c', 'C', ''), 3);
     localStorage.setItem('ft-pending:rooms:broken', '{');
-    expect(keptPending('rooms').map(({ id }) => id)).toEqual(['change-a', 'change-b']);
+    const ids = (): string[] => keptPending('rooms', 'first').own.map(({ id }) => id);
+    expect(ids()).toEqual(['change-a', 'change-b']);
     forgetPending('rooms', 'change-a');
-    expect(keptPending('rooms').map(({ id }) => id)).toEqual(['change-b']);
+    expect(ids()).toEqual(['change-b']);
+  });
+
+  it('is told apart by the studio it was made in', () => {
+    keepPending('rooms-2', 'before', change('change-x', 'X', ''), 1);
+    keepPending('rooms-2', 'now', change('change-y', 'Y', ''), 2);
+    // Entries of the first versions do not say; they are taken for this one.
+    const old = { order: 3, change: change('change-z', 'Z', '') };
+    localStorage.setItem('ft-pending:rooms-2:change-z', JSON.stringify(old));
+    const { own, stray } = keptPending('rooms-2', 'now');
+    expect(own.map(({ id }) => id)).toEqual(['change-y', 'change-z']);
+    expect(stray.map(({ id }) => id)).toEqual(['change-x']);
   });
 
   it('is drafts, cell by cell', () => {

@@ -39,6 +39,12 @@ function decodedAs(bytes: Uint8Array, label: string): string | undefined {
   }
 }
 
+/** What Windows-1252 has where Latin-1 has control characters (0x80 to 0x9F). Some decoders take one for the other. */
+const WESTERN = '€\u0081‚ƒ„…†‡ˆ‰Š‹Œ\u008dŽ\u008f\u0090‘’“”•–—˜™š›œ\u009džŸ';
+
+const western = (text: string): string =>
+  text.replace(/[\u0080-\u009F]/g, (letter) => WESTERN.charAt(letter.charCodeAt(0) - 0x80));
+
 /** Control characters that no table has: then it is a picture, a spreadsheet file, anything but text. */
 const isText = (text: string): boolean => !/[\u0000-\u0008\u000E-\u001A\u001C-\u001F]/.test(text);
 
@@ -60,7 +66,7 @@ export function decodeText(bytes: Uint8Array): Decoded {
     return { ok: true, text, encoding: 'UTF-16' };
   }
   const utf8 = decodedAs(bytes, 'utf-8');
-  const text = utf8 ?? decodedAs(bytes, 'windows-1252') ?? '';
+  const text = utf8 ?? western(decodedAs(bytes, 'windows-1252') ?? '');
   if (!isText(text)) return { ok: false, sentence: NO_TEXT };
   return { ok: true, text, encoding: utf8 === undefined ? 'Windows-1252 (Latin-1)' : 'UTF-8' };
 }

@@ -2,6 +2,7 @@ import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { applyChange } from '@ft/core/edits/change';
 import type { RigTableName } from '@ft/core/formats/csv/rigTables';
 import { RIG_TABLE, RIG_TABLES } from '@ft/core/formats/csv/rigTables';
+import { readTracksCsv } from '@ft/core/formats/csv/tracksCsv';
 import { csvProblemLine } from '@ft/core/formats/csv/tableReading';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { studioOf } from '../fixtures/studioOf';
@@ -220,5 +221,46 @@ describe('connectors from a table', () => {
     ],
   ])('%j is refused', (text, problem) => {
     expect(problemsOf(demo, 'ports', text)).toContain(problem);
+  });
+});
+
+describe('a name too long', () => {
+  const long = 'x'.repeat(81);
+  it.each<[string, RigTableName, string, RegExp]>([
+    ['of a device', 'devices', `${long},Kiln,Mic preamp`, /^Line 1, column 1: .*at most 80 characters/],
+    ['of a room', 'devices', `Tube preamp,${long},Mic preamp`, /^Line 1, column 2: at most 80 characters/],
+    ['of a unit of one’s own', 'ports', `${long},Out,out`, /^Line 1, column 1: at most 80 characters/],
+  ])('%s is refused before it is offered to be taken in', (_name, table, text, sentence) => {
+    expect(problemsOf(demo, table, text)[0]).toMatch(sentence);
+  });
+
+  it.each([
+    ['a track', `${long},audio`, /^Line 1, column 1: Name: at most 80 characters/],
+    ['a bus', `NARR 9,audio,1,,bus ${long}`, /^Line 1, column 5: Outputs: at most 80 characters/],
+  ])('of %s is refused in the preview of a track list', (_name, text, sentence) => {
+    const read = readTracksCsv(text, demo.sessions[0]!);
+    expect(!read.ok && csvProblemLine(read.problems[0]!)).toMatch(sentence);
+  });
+});
+
+describe('a table of connectors', () => {
+  it('builds each device once, however many lines are about it', () => {
+    const device = demo.rig.devices.find(({ name }) => name === 'Bay A')!;
+    let built = 0;
+    const watched = new Proxy(device, {
+      get(target, key) {
+        // Only building looks at what a device was given.
+        if (key === 'params') built++;
+        return Reflect.get(target, key) as unknown;
+      },
+    });
+    const rig = { ...demo.rig, devices: [watched] };
+    const all = RIG_TABLE.ports.write(rig);
+    const lines = all.trim().split('\r\n');
+    built = 0;
+    const read = RIG_TABLE.ports.read(all, rig);
+    expect(read.ok && read.lines).toHaveLength(lines.length - 1);
+    expect(lines.length).toBeGreaterThan(90);
+    expect(built).toBeLessThan(10);
   });
 });

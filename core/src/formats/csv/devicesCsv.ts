@@ -4,7 +4,7 @@ import { CATALOGUE } from '../../rig/catalogue/catalogue';
 import type { DeviceType } from '../../rig/catalogue/deviceType';
 import { idFromName } from '../../rig/ids';
 import type { Device, Rig, Room } from '../../rig/rigSchema';
-import { deviceSchema } from '../../rig/rigSchema';
+import { deviceSchema, nameSchema } from '../../rig/rigSchema';
 import { didYouMean, nearestNames } from '../../wiring/nearestName';
 import type { CsvColumn, CsvProblem, CsvRow } from './csvTable';
 import { readCsv, writeCsv } from './csvTable';
@@ -22,6 +22,8 @@ const COLUMNS: readonly CsvColumn[] = [
 const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
 const typeNamed = (name: string): DeviceType | undefined =>
   CATALOGUE.find(({ title, type }) => same(title, name) || same(type, name));
+
+const roomNameOf = (row: CsvRow): string => (row.cell('Room') === '' ? 'Room' : row.cell('Room'));
 
 /** A cell that is left empty leaves the rack as it is. */
 const rackOf = (row: CsvRow): { rack?: string } =>
@@ -71,6 +73,8 @@ class DeviceTable {
     }
     const data = readDeviceData(type, row.cell('Data'));
     if (!data.ok) return ['Data', data.sentence];
+    const room = nameSchema.safeParse(roomNameOf(row));
+    if (!room.success) return ['Room', `${room.error.issues[0]?.message ?? ''}.`];
     const existing = this.devices.find((device) => same(device.name, name));
     if (existing === undefined) this.add(row, type, name, data.params);
     else if (existing.type === type.type) this.change(row, type, existing, data.params);
@@ -139,7 +143,7 @@ class DeviceTable {
 
   /** A room that is not there yet is built with the first device in it. */
   private roomOf(row: CsvRow): Room['id'] {
-    const name = row.cell('Room') === '' ? 'Room' : row.cell('Room');
+    const name = roomNameOf(row);
     const known = this.rooms.find((room) => same(room.name, name));
     if (known !== undefined) return known.id;
     const id = idFromName(name, new Set(this.rooms.map((room) => room.id)), 'room') as Room['id'];

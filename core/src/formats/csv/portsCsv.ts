@@ -96,14 +96,34 @@ const cellsOf = (device: string, port: Port): readonly string[] => [
   String(port.input?.maxDbu ?? port.output?.maxDbu ?? ''),
 ];
 
-/** Whether a line says what a device of the catalogue has anyway. */
-function isThere(row: CsvRow, device: Device): boolean {
-  const said = COLUMNS.map(({ title }) => row.cell(title));
-  return buildDevice(device, {}).ports.some((port) =>
-    cellsOf(device.name, port).every(
-      (cell, i) => said[i] === '' || said[i]?.toLowerCase() === cell.toLowerCase(),
-    ),
-  );
+/** The connectors of the rig's devices as their cells, each device built once however many lines are about it. */
+class KnownPorts {
+  private readonly devices: ReadonlyMap<string, Device>;
+  private readonly cells = new Map<Device, readonly (readonly string[])[]>();
+
+  constructor(rig: Rig) {
+    this.devices = new Map(rig.devices.map((device) => [device.name.toLowerCase(), device]));
+  }
+
+  device(name: string): Device | undefined {
+    return this.devices.get(name.toLowerCase());
+  }
+
+  /** Whether a line says what a device of the catalogue has anyway. */
+  has(row: CsvRow, device: Device): boolean {
+    const said = COLUMNS.map(({ title }) => row.cell(title).toLowerCase());
+    return this.cellsOf(device).some((cells) => cells.every((cell, i) => said[i] === '' || said[i] === cell));
+  }
+
+  private cellsOf(device: Device): readonly (readonly string[])[] {
+    const known = this.cells.get(device);
+    if (known !== undefined) return known;
+    const built = buildDevice(device, {}).ports.map((port) =>
+      cellsOf(device.name, port).map((cell) => cell.toLowerCase()),
+    );
+    this.cells.set(device, built);
+    return built;
+  }
 }
 
 interface Unit {
@@ -171,14 +191,15 @@ export function readPortsCsv(text: string, rig: Rig): TableReading {
   const problems: CsvProblem[] = [];
   const lines: TableLine[] = [];
   const own = new Map<string, CsvRow[]>();
+  const known = new KnownPorts(rig);
   for (const row of table.rows) {
     const name = row.cell('Device');
-    const device = rig.devices.find((each) => each.name.toLowerCase() === name.toLowerCase());
+    const device = known.device(name);
     const wrong = problemsOf(row);
     problems.push(...wrong);
     if (device !== undefined && device.type !== 'customUnit') {
       const kind = deviceTypeNamed(device.type)?.title ?? device.type;
-      if (isThere(row, device))
+      if (known.has(row, device))
         lines.push({ line: row.line, change: 'there', text: `${name} ${row.cell('Name')}` });
       else if (wrong.length === 0)
         problems.push({
@@ -188,7 +209,9 @@ export function readPortsCsv(text: string, rig: Rig): TableReading {
         });
       continue;
     }
-    own.set(name, [...(own.get(name) ?? []), row]);
+    const rows = own.get(name);
+    if (rows === undefined) own.set(name, [row]);
+    else rows.push(row);
     lines.push({
       line: row.line,
       change: device === undefined ? 'new' : 'changed',
@@ -196,16 +219,7 @@ export function readPortsCsv(text: string, rig: Rig): TableReading {
     });
   }
   if (problems.length > 0) return { ok: false, problems };
-  const made = [...own].map(([name, rows]) =>
-    unitEdits(
-      unitOf(
-        name,
-        rows,
-        rig.devices.find((each) => each.name.toLowerCase() === name.toLowerCase()),
-      ),
-      rig,
-    ),
-  );
+  const made = [...own].map(([name, rows]) => unitEdits(unitOf(name, rows, known.device(name)), rig));
   const refused = made.flatMap((each) => each.problems);
   if (refused.length > 0) return { ok: false, problems: refused };
   return { ok: true, lines, edits: made.flatMap(({ edits }) => edits) };

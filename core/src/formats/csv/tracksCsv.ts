@@ -1,9 +1,11 @@
 import type { EditJson } from '../../edits/editKind';
 import { sameValue } from '../../edits/sameValue';
 import { idFromName } from '../../rig/ids';
+import { nameSchema } from '../../rig/rigSchema';
 import type { TrackField } from '../../session/daw/trackCells';
 import { readTrackCell, TRACK_COLUMNS, trackCellText } from '../../session/daw/trackCells';
 import type { Bus, Track } from '../../session/daw/trackSchema';
+import { trackSchema } from '../../session/daw/trackSchema';
 import { plainTrack } from '../../session/daw/trackTemplate';
 import type { Session } from '../../session/sessionSchema';
 import type { CsvColumn, CsvProblem, CsvRow } from './csvTable';
@@ -106,8 +108,18 @@ function readTrack(row: CsvRow, { session, tracks }: Known): Track | readonly Cs
     if (read.ok) track = { ...track, [field]: read.value };
     else problems.push({ line: row.line, column: row.columnOf(titleOf(field)), sentence: read.sentence });
   }
-  return problems.length > 0 ? problems : track;
+  if (problems.length > 0) return problems;
+  const parsed = trackSchema.safeParse(track);
+  return parsed.success ? track : misfits(row, 'Name', parsed.error.issues);
 }
+
+/** What the schema refuses, before it is offered to be taken in. */
+const misfits = (row: CsvRow, title: string, issues: readonly { readonly message: string }[]): CsvProblem[] =>
+  issues.map(({ message }) => ({
+    line: row.line,
+    column: row.columnOf(title),
+    sentence: `${title}: ${message}.`,
+  }));
 
 const isTrack = (it: Track | readonly CsvProblem[]): it is Track => 'id' in it;
 
@@ -137,6 +149,10 @@ export function readTracksCsv(text: string, session: Session): TableReading {
   const lines: TableLine[] = [];
   const edits: EditJson[] = buses.map((item) => ({ type: 'bus.add', session: session.id, item }));
   for (const row of table.rows) {
+    for (const name of busNames(row)) {
+      const parsed = nameSchema.safeParse(name);
+      if (!parsed.success) problems.push(...misfits(row, 'Outputs', parsed.error.issues));
+    }
     const read = readTrack(row, { session: withBuses, tracks });
     if (!isTrack(read)) {
       problems.push(...read);
