@@ -107,9 +107,9 @@ test('a tablet is let in with a code, may only tick, and is sent away again', as
   const tablet = await (await browser.newContext({ baseURL: share })).newPage();
 
   await tablet.goto('/');
-  await expect(tablet.getByRole('heading', { name: 'Pair this device' })).toBeVisible();
+  await expect(tablet.getByRole('heading', { name: 'Pair this tablet' })).toBeVisible();
   await tablet.getByLabel('Code').fill(code);
-  await tablet.getByLabel('What this device is called').fill('Tablet at the bay');
+  await tablet.getByLabel('What this tablet is called').fill('Tablet at the bay');
   await tablet.getByRole('button', { name: 'Pair' }).click();
   await expect(tablet.getByRole('button', { name: /Saltglass Rooms/ }).first()).toBeVisible();
   await expect(page.getByText('Tablet at the bay')).toBeVisible();
@@ -120,7 +120,7 @@ test('a tablet is let in with a code, may only tick, and is sent away again', as
   await tablet.getByRole('button', { name: 'Cannot: Plug Bay A 13 upper to Bay A 10 lower' }).click();
   await tablet.getByRole('button', { name: 'Bay A 10 lower', exact: true }).click();
   await tablet.getByRole('button', { name: /^Mark Bay A 10 lower as faulty/ }).click();
-  await expect(tablet.getByText(/This device may only tick off steps/)).toBeVisible();
+  await expect(tablet.getByText(/This tablet may only tick off steps/)).toBeVisible();
 
   const desk = await page.context().newPage();
   await desk.goto(`${TRACKING}/history`);
@@ -129,7 +129,7 @@ test('a tablet is let in with a code, may only tick, and is sent away again', as
   await page.getByRole('button', { name: 'Revoke Tablet at the bay' }).click();
   await expect(page.getByText('None yet.')).toBeVisible();
   await tablet.getByRole('button', { name: /^Done: Mute the cues/ }).click();
-  await expect(tablet.getByText(/This device is not paired, or not any more/)).toBeVisible();
+  await expect(tablet.getByText(/This tablet is not paired, or not any more/)).toBeVisible();
   await page.getByRole('button', { name: 'Close it' }).click();
   await expect(page.getByText('Closed: only this computer reaches the program.')).toBeVisible();
 });

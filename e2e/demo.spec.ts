@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { cell, freshDemo, openStage, TRACKING, watchConsole } from './studio';
+import { cell, freshDemo, openStage, TRACKING, watchConsole, pageToken } from './studio';
 
 test.beforeEach(async ({ page }) => {
   await freshDemo(page);
@@ -134,11 +134,11 @@ test('the patch list is ticked, printed and downloaded', async ({ page }) => {
   await page.getByLabel('Plugged: Bay A 13 upper to Bay A 10 lower').check();
   await expect(page.getByRole('link', { name: /Patch list 1\/16/ })).toBeVisible();
   const csv = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Download CSV' }).click();
+  await page.getByRole('button', { name: 'Download CSV' }).click();
   const rows = readFileSync(await (await csv).path(), 'utf8').split('\r\n');
   expect(rows.find((row) => row.includes('Bay A 13 upper,Bay A 10 lower'))).toMatch(/,yes$/);
   const pdf = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Print (PDF)' }).click();
+  await page.getByRole('button', { name: 'Print (PDF)' }).click();
   expect(
     readFileSync(await (await pdf).path())
       .subarray(0, 5)
@@ -151,7 +151,7 @@ test('the studio goes out as a bundle and comes back byte for byte; a spoiled on
 }) => {
   await page.goto('/');
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Export Saltglass Rooms' }).click();
+  await page.getByRole('button', { name: 'Export Saltglass Rooms' }).click();
   const file = await (await download).path();
   const text = readFileSync(file, 'utf8');
   await page.getByRole('button', { name: 'Remove Saltglass Rooms' }).click();
@@ -179,7 +179,7 @@ test('the studio goes out as a bundle and comes back byte for byte; a spoiled on
 });
 
 test('a studio is begun from nothing, with a rig, a wire and a line-up of its own', async ({ page }) => {
-  await page.request.delete('/api/studios/glass-lane');
+  await page.request.delete('/api/studios/glass-lane', { headers: await pageToken(page) });
   await page.goto('/');
   await page.getByLabel('Name of the studio').fill('Glass Lane');
   await page.getByRole('button', { name: 'Begin' }).click();
@@ -205,5 +205,5 @@ test('a studio is begun from nothing, with a rig, a wire and a line-up of its ow
   await expect(page.getByRole('button', { name: 'Session settings' })).toHaveText(
     '96 kHz · −20.0 dBFS = +4.0 dBu',
   );
-  await page.request.delete('/api/studios/glass-lane');
+  await page.request.delete('/api/studios/glass-lane', { headers: await pageToken(page) });
 });

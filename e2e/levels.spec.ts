@@ -46,7 +46,7 @@ test('levels and time: ladder and comb are drawn, the clock shows who follows wh
   await page.keyboard.press('Tab');
   await expect(page.getByText('◆ −0.4')).toBeVisible();
   const pdf = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Print (PDF)' }).click();
+  await page.getByRole('button', { name: 'Print (PDF)' }).click();
   expect((await pdf).suggestedFilename()).toBe('lamplighters-ledger-tracking-line-up.pdf');
   await page.goto(`${TRACKING}/time`);
   await expect(page.getByRole('heading', { name: 'LAMP at bus Dialogue left' })).toBeVisible();

@@ -1,12 +1,21 @@
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
+import { TOKEN_COOKIE, TOKEN_HEADER } from '../contract/src/token';
 
 export const TRACKING = '/studio/saltglass-rooms/lamplighters-ledger/tracking';
 
+/** What a page of the program shows with whatever changes something. */
+export async function pageToken(page: Page): Promise<Record<string, string>> {
+  await page.request.get('/api/health');
+  const cookies = await page.context().cookies();
+  return { [TOKEN_HEADER]: cookies.find(({ name }) => name === TOKEN_COOKIE)?.value ?? '' };
+}
+
 /** Gives the demo studio back as it was made. */
 export async function freshDemo(page: Page): Promise<void> {
-  await page.request.delete('/api/studios/saltglass-rooms');
-  await page.request.post('/api/studios/demo');
+  const headers = await pageToken(page);
+  await page.request.delete('/api/studios/saltglass-rooms', { headers });
+  await page.request.post('/api/studios/demo', { headers });
 }
 
 /** Opens a page of the demo and waits until it is planned. */

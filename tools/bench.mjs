@@ -5,7 +5,7 @@ import { buildServer, buildWeb } from './builds.mjs';
 import { ensureDebian } from './debian.mjs';
 import { ensureInstalled } from './install.mjs';
 import { run } from './run.mjs';
-import { startBrowser, startServing } from './serving.mjs';
+import { pageToken, startBrowser, startServing } from './serving.mjs';
 
 const PORT = 4751;
 
@@ -67,7 +67,11 @@ async function inBrowser(base) {
 
 /** The bays of a large rig in the browser: until they stand there, while they are scrolled, under the pointer. */
 async function baysInBrowser(base, bundle) {
-  await fetch(`${base}/api/bundles`, { method: 'POST', body: readFileSync(bundle) });
+  await fetch(`${base}/api/bundles`, {
+    method: 'POST',
+    headers: await pageToken(base),
+    body: readFileSync(bundle),
+  });
   const browser = await startBrowser();
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const started = performance.now();
@@ -135,7 +139,11 @@ async function baysInBrowser(base, bundle) {
 
 /** A gain typed in a facility of twenty thousand lanes: from Enter until the strip shows it. */
 async function stripInBrowser(base, bundle) {
-  await fetch(`${base}/api/bundles`, { method: 'POST', body: readFileSync(bundle) });
+  await fetch(`${base}/api/bundles`, {
+    method: 'POST',
+    headers: await pageToken(base),
+    body: readFileSync(bundle),
+  });
   const browser = await startBrowser();
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(`${base}/studio/facility/session/scene/track`);

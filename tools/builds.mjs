@@ -75,6 +75,8 @@ export async function buildServer() {
           ft: 'server/src/cli/main.ts',
           formats: 'server/src/formats/main.ts',
           bench: 'bench/main.ts',
+          soak: 'bench/soak/soak.ts',
+          pinger: 'bench/soak/pinger.ts',
         },
         outdir: 'server/dist',
         outExtension: { '.js': '.mjs' },

@@ -10,6 +10,12 @@ const answers = (port) =>
     () => false,
   );
 
+/** What a page of the program shows with whatever changes something, as a header. */
+export async function pageToken(base) {
+  const cookies = (await fetch(`${base}/api/health`)).headers.get('set-cookie') ?? '';
+  return { 'x-thread-page': /ft_page=([^;]+)/.exec(cookies)?.[1] ?? '' };
+}
+
 /** Starts the built program with the demo on a data folder; resolves once it answers, with the milliseconds that took. */
 export async function startServing(port, data) {
   const started = performance.now();

@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url';
 import { cannotStart, CannotStart } from './cannotStart';
 import { closed, startProgram } from './program';
 import type { Program } from './program';
+import { lastSetAside } from './database/setAside';
 import { openLog } from './log/log';
 import { networkDoor } from './network/door';
 import type { Options } from './options';
@@ -77,7 +78,8 @@ async function main({ port, sharePort, folder, demo: withDemo, verbose }: Option
       webRoot: join(here, '..', '..', 'web', 'dist', 'browser'),
       door: (app) => networkDoor(sharePort, app),
     });
-    if (withDemo) await program.putDemo();
+    // What a backup brings back must find its own name free.
+    if (withDemo && lastSetAside(folder) === null) await program.putDemo();
     const server = await listen(program, port).catch(async (error: unknown) => {
       await program.stop();
       throw error;

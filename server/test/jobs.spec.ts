@@ -109,11 +109,11 @@ describe('jobs under way', () => {
     expect(jobs.state('job-0001', 'tablet-1')).toEqual({ state: 'waiting' });
     held.emit('step');
     expect(jobs.state('job-0001', 'tablet-1')).toEqual({ state: 'running', step: 'Planning', at: 1, of: 2 });
-    expect(jobs.state('job-0001', THIS_COMPUTER)).toBeUndefined();
+    expect(jobs.state('job-0001', THIS_COMPUTER)).toEqual({ state: 'none' });
     expect(jobs.cancel('job-0001', 'tablet-2')).toBe(false);
     held.emit('done');
     await job;
-    expect(jobs.state('job-0001', 'tablet-1')).toBeUndefined();
+    expect(jobs.state('job-0001', 'tablet-1')).toEqual({ state: 'none' });
   });
 
   it('of a tablet are two at once: it does not keep the others from theirs', async () => {
@@ -154,8 +154,8 @@ describe('over the wire', () => {
     await program.api.get(DEMO).expect(200);
   });
 
-  it('a job that is not there, or not known by that name, is answered in words', async () => {
-    await program.api.get('/api/jobs/job-nowhere').expect(404);
+  it('a job that is not there is none, and cannot be ended', async () => {
+    await program.api.get('/api/jobs/job-nowhere').expect(200, { state: 'none' });
     await program.api.delete('/api/jobs/job-nowhere').expect(404);
   });
 

@@ -9,6 +9,7 @@ import { BadCopy } from '../src/database/snapshot';
 import { NoRoom } from '../src/database/backups';
 import { connect } from '../src/database/connection';
 import { TOKEN_COOKIE, TOKEN_HEADER } from '@ft/contract/token';
+import type { Studio } from '@ft/core/session/studioSchema';
 import { emptyFolder, performerChange, until } from './helpers';
 
 const MAIN = join(__dirname, '../dist/main.mjs');
@@ -54,16 +55,20 @@ async function isUp(program: Running): Promise<void> {
   expect(program.child.exitCode).toBeNull();
 }
 
-/** Posts as a page does: with the token it was given. */
-async function post(base: string, path: string, body: object): Promise<Response> {
-  const page = await fetch(`${base}/api/health`);
-  const token = new RegExp(`${TOKEN_COOKIE}=([^;]+)`).exec(page.headers.get('set-cookie') ?? '')?.[1] ?? '';
-  return fetch(`${base}${path}`, {
+const CHANGES = '/api/studios/saltglass-rooms/changes';
+
+/** What a page is given, and shows with whatever changes something. */
+async function tokenOf(base: string): Promise<Record<string, string>> {
+  const cookies = (await fetch(`${base}/api/health`)).headers.get('set-cookie') ?? '';
+  return { [TOKEN_HEADER]: new RegExp(`${TOKEN_COOKIE}=([^;]+)`).exec(cookies)?.[1] ?? '' };
+}
+
+const post = (base: string, path: string, body: object, token: Record<string, string>): Promise<Response> =>
+  fetch(`${base}${path}`, {
     method: 'POST',
-    headers: { 'Content-Type': 'application/json', [TOKEN_HEADER]: token },
+    headers: { 'Content-Type': 'application/json', ...token },
     body: JSON.stringify(body),
   });
-}
 
 afterEach(() => {
   for (const child of started.splice(0)) child.kill('SIGKILL');
@@ -76,11 +81,8 @@ describe('the program', () => {
     await isUp(program);
     const stream = await fetch(`${program.base}/api/studios/saltglass-rooms/events`);
     const reader = stream.body!.getReader();
-    const change = await post(
-      program.base,
-      '/api/studios/saltglass-rooms/changes',
-      performerChange('Ada', 'Imke Tarrow'),
-    );
+    const token = await tokenOf(program.base);
+    const change = await post(program.base, CHANGES, performerChange('Ada', 'Imke Tarrow'), token);
     expect(change.status).toBe(200);
     const ends = (async () => {
       while (!(await reader.read()).done);
@@ -113,6 +115,42 @@ describe('the program', () => {
     await isUp(third);
     third.child.kill('SIGTERM');
     await third.ended;
+    rmSync(folder, { recursive: true });
+  });
+
+  it('killed in the middle of edits has everything that was acknowledged', async () => {
+    const folder = emptyFolder();
+    let acknowledged = 'Imke Tarrow';
+    for (let round = 1; round <= 2; round++) {
+      const program = await run(folder, ['--demo']);
+      await isUp(program);
+      const headers = await tokenOf(program.base);
+      let inFlight = acknowledged;
+      let count = 0;
+      const edits = (async () => {
+        for (let n = 1; ; n++) {
+          inFlight = `Take ${String(round)} number ${String(n)}`;
+          const body = performerChange(inFlight, acknowledged);
+          const made = await post(program.base, CHANGES, body, headers);
+          if (made.ok) [acknowledged, count] = [inFlight, count + 1];
+        }
+      })().catch(() => undefined);
+      await until(() => count >= 5 * round);
+      program.child.kill('SIGKILL');
+      await program.ended;
+      await edits;
+      const again = await run(folder, ['--demo']);
+      await isUp(again);
+      const { studio } = (await (await fetch(`${again.base}/api/studios/saltglass-rooms`)).json()) as {
+        studio: Studio;
+      };
+      // The edit on its way when the program died may have made it too; none before it may be missing.
+      const performer = studio.sessions[0]!.threads[0]!.performer;
+      expect([acknowledged, inFlight]).toContain(performer);
+      acknowledged = performer;
+      again.child.kill('SIGKILL');
+      await again.ended;
+    }
     rmSync(folder, { recursive: true });
   });
 

@@ -1,7 +1,8 @@
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import type { Observable } from 'rxjs';
 import { defer, of, throwError } from 'rxjs';
-import { HttpErrorResponse } from '@angular/common/http';
+import type { HttpEvent } from '@angular/common/http';
+import { HttpErrorResponse, HttpHeaders, HttpResponse } from '@angular/common/http';
 import type { EntryMessage, HistoryPage, StudioAt, StudioSummary, UndoState } from '@ft/contract/api';
 import type { JobState } from '@ft/contract/jobs';
 import type { Me } from '@ft/contract/sharing';
@@ -98,12 +99,37 @@ export class FakeApi {
     return of({ backups: [], trouble: null });
   }
 
+  makeBackup(): Observable<Backups> {
+    return this.backups();
+  }
+
+  bringBack(_backup: string, studioId: string): Observable<string> {
+    return of(studioId);
+  }
+
+  dismissSetAside(): Observable<unknown> {
+    return of(null);
+  }
+
+  importArchive(_file: Blob, _job?: string): Observable<unknown> {
+    return of({ ids: [] });
+  }
+
   backupContent(): Observable<BackupContent> {
     return of({ studios: [] });
   }
 
+  file(_address: string, _job: string): Observable<HttpEvent<Blob>> {
+    return of(
+      new HttpResponse({
+        body: new Blob(['a file']),
+        headers: new HttpHeaders({ 'content-disposition': 'attachment; filename="sheet.pdf"' }),
+      }),
+    );
+  }
+
   job(): Observable<JobState> {
-    return refuse(404, 'not-found', 'There is no such job here.');
+    return of({ state: 'none' });
   }
 
   private undoOf(author: string): UndoState {

@@ -111,6 +111,8 @@ describe('the line-up sheet', () => {
 
   it('goes to paper', async () => {
     await choose(/Line-up/, '24×24 converter out 1');
-    expect(page.element.querySelector('a')!.getAttribute('href')).toMatch(/\/line-up\.pdf$/);
+    const asked = jest.spyOn(desk.api, 'file');
+    page.button(/Print/).click();
+    expect(asked.mock.calls[0]![0]).toMatch(/\/scenes\/tracking\/line-up\.pdf$/);
   });
 });

@@ -22,9 +22,7 @@ export function wantedBy(request: Request, response: Response): Wanted {
 export function jobRoutes(jobs: Jobs): Router {
   const router = Router();
   router.get('/jobs/:id', (request, response) => {
-    const state = jobs.state(request.params.id, askerOf(response));
-    if (state === undefined) throw notFound('job');
-    response.json(state);
+    response.json(jobs.state(request.params.id, askerOf(response)));
   });
   router.delete('/jobs/:id', (request, response) => {
     if (!jobs.cancel(request.params.id, askerOf(response))) throw notFound('job');

@@ -55,10 +55,10 @@ export class Jobs {
     }
   }
 
-  /** How far a job is; undefined where there is none of that name, or it is somebody else's. */
-  state(id: string, asker: Asker): JobState | undefined {
+  /** How far a job is; none where there is none of that name, or it is somebody else's. */
+  state(id: string, asker: Asker): JobState {
     const job = this.named.get(id);
-    if (job?.asker !== asker) return undefined;
+    if (job?.asker !== asker) return { state: 'none' };
     const { progress } = job;
     return progress === undefined ? { state: 'waiting' } : { state: 'running', ...progress };
   }

@@ -7,7 +7,7 @@ import { studioFeature } from '../state/studio.feature';
 
 const count = (n: number): string => (n === 1 ? 'one change' : `${String(n)} changes`);
 
-/** Says that the studio went while this window was open, and what became of what was not sent yet. */
+/** Says why what was done here is not stored yet, that the studio went meanwhile, and what became of the unsent. */
 @Component({
   selector: 'ft-gone-bar',
   imports: [RouterLink],
@@ -27,13 +27,17 @@ const count = (n: number): string => (n === 1 ? 'one change' : `${String(n)} cha
           }
         </span>
         @if (pending().length > 0) {
-          <button type="button" (click)="save()">Save them as a file</button>
+          <button type="button" (click)="save()">Save as a file</button>
         }
-        @if (because === 'replaced') {
-          <button type="button" class="main" (click)="reload()">Open it as it is now</button>
-        } @else {
-          <a class="press" routerLink="/">All studios</a>
-        }
+        <button type="button" class="main" (click)="reload()">
+          {{ because === 'removed' ? 'Look again' : 'Open it as it is now' }}
+        </button>
+        <a class="press" routerLink="/">All studios</a>
+      </p>
+    } @else if (keptBecause(); as reason) {
+      <p role="status">
+        <span class="warning" aria-hidden="true">◆</span>
+        <span class="text">{{ reason }}</span>
       </p>
     } @else if (strays().length > 0) {
       <p role="alert">
@@ -69,6 +73,7 @@ const count = (n: number): string => (n === 1 ? 'one change' : `${String(n)} cha
 export class GoneBar {
   private readonly store = inject(Store);
   protected readonly gone = this.store.selectSignal(studioFeature.selectGone);
+  protected readonly keptBecause = this.store.selectSignal(studioFeature.selectKeptBecause);
   protected readonly pending = this.store.selectSignal(studioFeature.selectPending);
   protected readonly strays = this.store.selectSignal(studioFeature.selectStrays);
   protected readonly labels = computed(() => {

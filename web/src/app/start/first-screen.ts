@@ -7,7 +7,7 @@ import { Subscription } from 'rxjs';
 import type { StudioSummary } from '@ft/contract/api';
 import { decodeText } from '@ft/core/formats/decodeText';
 import { Api, apiErrorOf } from '../state/api.service';
-import { jobProgress, jobText } from '../state/job-progress';
+import { jobProgress } from '../state/job-progress';
 import { newId } from '../state/new-id';
 import { FileLink } from '../ui/file-link';
 import { BackupsPanel } from './backups-panel';
@@ -108,8 +108,8 @@ export class FirstScreen implements OnInit {
     this.trouble.set(undefined);
     this.running = new Subscription();
     this.running.add(
-      jobProgress(this.api, job).subscribe((state) => {
-        this.step.set(jobText(state));
+      jobProgress(this.api, job).subscribe((step) => {
+        this.step.set(step);
       }),
     );
     this.running.add(

@@ -119,6 +119,12 @@ const LITTLE_ROOM = 500_000_000;
       margin: 0 auto;
       padding: 1.5rem 1.25rem;
     }
+    h1 {
+      margin-bottom: 0.6rem;
+    }
+    main > p:last-child {
+      margin-top: 0.8rem;
+    }
     th[scope='row'] {
       text-align: left;
       font-weight: normal;

@@ -37,7 +37,7 @@ import { Api, apiErrorOf } from '../state/api.service';
         } @else {
           <p>There is no backup that is whole.</p>
         }
-        <p>
+        <p class="presses">
           @if (it.backup !== null) {
             <button type="button" class="main" [disabled]="busy()" (click)="bringBack(it)">
               Bring the backup back
@@ -58,6 +58,15 @@ import { Api, apiErrorOf } from '../state/api.service';
     p {
       margin: 0.2rem 0;
       overflow-wrap: anywhere;
+    }
+    .presses {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem;
+      align-items: center;
+    }
+    .error {
+      margin-right: 0.4rem;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,5 +1,5 @@
 import type { Observable } from 'rxjs';
-import { catchError, EMPTY, exhaustMap, timer } from 'rxjs';
+import { catchError, EMPTY, exhaustMap, filter, map, timer } from 'rxjs';
 import type { JobState } from '@ft/contract/jobs';
 import type { Api } from './api.service';
 
@@ -7,12 +7,18 @@ import type { Api } from './api.service';
 const QUIET_MS = 300;
 const ASK_EVERY_MS = 500;
 
-/** How far a job of the server is, asked now and then. One that is not known (any more) says nothing. */
-export const jobProgress = (api: Api, job: string): Observable<JobState> =>
-  timer(QUIET_MS, ASK_EVERY_MS).pipe(exhaustMap(() => api.job(job).pipe(catchError(() => EMPTY))));
+/** How far a job of the server is, in words, asked now and then. One that is not under way says nothing. */
+export const jobProgress = (api: Api, job: string): Observable<string> =>
+  timer(QUIET_MS, ASK_EVERY_MS).pipe(
+    exhaustMap(() => api.job(job).pipe(catchError(() => EMPTY))),
+    map(jobText),
+    filter((text) => text !== ''),
+  );
 
 /** A job's state in words. */
-export const jobText = (state: JobState): string =>
-  state.state === 'waiting'
+export function jobText(state: JobState): string {
+  if (state.state === 'none') return '';
+  return state.state === 'waiting'
     ? 'Waiting for its turn …'
     : `${state.step} … (${String(state.at)} of ${String(state.of)})`;
+}

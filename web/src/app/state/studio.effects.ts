@@ -153,7 +153,8 @@ export const sendPending = createEffect(
     const refused = (change: Change, message: string): Observable<Action> => {
       const draft = drafts()[change.id];
       const action = StudioActions.refused({ changeId: change.id, label: change.label, message });
-      return draft === undefined ? of(action) : from([action, DraftActions.keep(draft)]);
+      // The draft first: once the change is no longer pending, nothing more is heard of it here.
+      return draft === undefined ? of(action) : from([DraftActions.keep(draft), action]);
     };
     const attempt = (ref: StudioRef, change: Change, tries: number): Observable<Action> =>
       api.change(ref, authorId(), change).pipe(
@@ -167,7 +168,10 @@ export const sendPending = createEffect(
             take(1),
             switchMap(() => attempt(ref, change, tries + 1)),
           );
-          return concat(of(StudioActions.keptWaiting({ reason: message })), again);
+          // That nobody answers is said by the connection.
+          return code === 'unreachable'
+            ? again
+            : concat(of(StudioActions.keptWaiting({ reason: message })), again);
         }),
       );
     const next = createSelector(

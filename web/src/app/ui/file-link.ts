@@ -4,10 +4,10 @@ import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angu
 import { Subscription } from 'rxjs';
 import { saveBlob } from '../shell/save-text';
 import { Api, apiErrorOf } from '../state/api.service';
-import { jobProgress, jobText } from '../state/job-progress';
+import { jobProgress } from '../state/job-progress';
 import { newId } from '../state/new-id';
 
-const NAME = /filename="([^"]+)"/;
+const NAME = /filename="?([^";]+)"?/;
 
 /**
  * A file the server makes when it is asked for: says how far it is where that takes a moment, can be
@@ -59,8 +59,8 @@ export class FileLink implements OnDestroy {
     this.trouble.set('');
     this.running = new Subscription();
     this.running.add(
-      jobProgress(this.api, job).subscribe((state) => {
-        this.step.set(jobText(state));
+      jobProgress(this.api, job).subscribe((step) => {
+        this.step.set(step);
       }),
     );
     this.running.add(

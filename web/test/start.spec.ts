@@ -1,0 +1,257 @@
+import { HttpErrorResponse } from '@angular/common/http';
+import { Subject, of, throwError } from 'rxjs';
+import type { Backup, Backups, SetAside, Status } from '@ft/contract/status';
+import type { JobState } from '@ft/contract/jobs';
+import { BackupsPanel } from '../src/app/start/backups-panel';
+import { FirstScreen } from '../src/app/start/first-screen';
+import { HealthPage } from '../src/app/start/health-page';
+import { SetAsidePanel } from '../src/app/start/set-aside-panel';
+import { sizeText } from '../src/app/start/size';
+import { TableExchange } from '../src/app/tables/table-exchange';
+import { jobText } from '../src/app/state/job-progress';
+import { FileLink } from '../src/app/ui/file-link';
+import * as saving from '../src/app/shell/save-text';
+import { FakeApi } from './fake-api';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+const backup: Backup = {
+  ...{ name: '2026-03-01T10-00-00-000Z.daily.sqlite', at: '2026-03-01T10:00:00Z', kind: 'daily', bytes: 184_320 },
+};
+
+let api: FakeApi;
+let desk: Bench;
+let page: Mounted<unknown>;
+
+beforeEach(() => {
+  api = new FakeApi();
+  desk = bench(api);
+});
+afterEach(() => {
+  jest.restoreAllMocks();
+  page.element.remove();
+  page.fixture.destroy();
+});
+
+const refusal = (status: number, code: string, message: string) =>
+  throwError(() => new HttpErrorResponse({ status, error: { code, message } }));
+
+describe('backups on the first screen', () => {
+  it('say when the last one was made, and make one now', async () => {
+    jest.spyOn(api, 'backups').mockReturnValue(of({ backups: [backup], trouble: null }));
+    const made: Backups = { backups: [{ ...backup, at: '2026-03-01T12:34:00Z', kind: 'asked' }], trouble: null };
+    api.makeBackup = () => of(made);
+    page = desk.mount(BackupsPanel);
+    expect(page.text()).toMatch(/✓ Last backup 2026-03-01 \d\d:00 ?184 kB/);
+    page.button(/Back up now/).click();
+    await page.says('Backed up, and looked over: the copy is whole.');
+    expect(page.text()).toMatch(/Last backup 2026-03-01 \d\d:34/);
+  });
+
+  it('say where there is none, and why none could be made', async () => {
+    const trouble = 'No backup was made: the disk is full. The backups that are there stay.';
+    jest.spyOn(api, 'backups').mockReturnValue(of({ backups: [], trouble }));
+    page = desk.mount(BackupsPanel);
+    await page.says('No backup yet');
+    expect(page.text()).toContain(trouble);
+  });
+
+  it('bring a studio of one back beside what is here', async () => {
+    jest.spyOn(api, 'backups').mockReturnValue(of({ backups: [backup], trouble: null }));
+    const studios = [{ id: 'rooms', name: 'Rooms', revision: 7, changedAt: '2026-03-01T09:00:00Z' }];
+    jest.spyOn(api, 'backupContent').mockReturnValue(of({ studios }));
+    const asked: unknown[] = [];
+    api.bringBack = (...wanted) => {
+      asked.push(wanted);
+      return of('rooms-2');
+    };
+    page = desk.mount(BackupsPanel);
+    page.button(/Bring one back/).click();
+    await page.says('stands beside what is here, never over it');
+    page.button(/2026-03-01/).click();
+    await page.says('revision 7');
+    page.button(/^Bring back Rooms$/).click();
+    await page.says('Brought back.');
+    expect(asked).toEqual([[backup.name, 'rooms']]);
+  });
+
+  it('are not there on a tablet', () => {
+    jest.spyOn(api, 'backups').mockReturnValue(refusal(404, 'not-found', 'No such address.'));
+    page = desk.mount(BackupsPanel);
+    expect(page.text()).toBe('');
+  });
+});
+
+describe('a damaged file that was set aside', () => {
+  const note: SetAside = {
+    ...{ at: '2026-03-01T12:00:00Z', folder: '/data/set-aside/x', reason: 'x', backup },
+    lost: [
+      { studio: 'Rooms', changes: 2, lastAt: null },
+      { studio: 'Lane', changes: 1, lastAt: null },
+    ],
+  };
+  const withNote = (setAside: SetAside): void => {
+    api.status().subscribe((status) => {
+      jest.spyOn(api, 'status').mockReturnValue(of({ ...status, setAside }));
+    });
+  };
+
+  it('is told with what is lost, and the backup brought back, studio by studio', async () => {
+    withNote(note);
+    const studio = { revision: 1, changedAt: '2026-03-01T09:00:00Z' };
+    const studios = [
+      { id: 'rooms', name: 'Rooms', ...studio },
+      { id: 'lane', name: 'Lane', ...studio },
+    ];
+    jest.spyOn(api, 'backupContent').mockReturnValue(of({ studios }));
+    const back: string[] = [];
+    api.bringBack = (_name, id) => {
+      back.push(id);
+      return of(id);
+    };
+    let dismissed = false;
+    api.dismissSetAside = () => {
+      dismissed = true;
+      return of(null);
+    };
+    page = desk.mount(SetAsidePanel);
+    await page.says('Rooms, 2 changes; Lane, 1 change.');
+    page.button(/Bring the backup back/).click();
+    await until(() => dismissed);
+    expect(back).toEqual(['rooms', 'lane']);
+    page.fixture.detectChanges();
+    expect(page.text()).toBe('');
+  });
+
+  it('says where there is no backup, and what cannot be told', async () => {
+    withNote({ ...note, backup: null, lost: null });
+    page = desk.mount(SetAsidePanel);
+    await page.says('There is no backup that is whole.');
+    expect(page.button(/Bring the backup back/)).toBeUndefined();
+  });
+});
+
+describe('the health page', () => {
+  it('says how the program is, and warns of a disk that is nearly full', async () => {
+    const status: Status = {
+      ...{ version: '0.1.0', startedAt: '2026-03-01T09:00:00Z', folder: '/data/rooms', freeBytes: 90_000_000 },
+      ...{ dataBytes: 2_345_678, studios: 2, lastBackup: backup, backupTrouble: null, windows: 3 },
+      tablets: [
+        { name: 'Bay tablet', windows: 1 },
+        { name: 'Booth', windows: 2 },
+      ],
+      setAside: null,
+    };
+    jest.spyOn(api, 'status').mockReturnValue(of(status));
+    page = desk.mount(HealthPage);
+    await page.says('Bay tablet, Booth (2 windows)');
+    for (const part of ['0.1.0', '/data/rooms', '2.3 MB', '2 studios', '90 MB', '◆ little'])
+      expect(page.text()).toContain(part);
+  });
+
+  it('says when the program cannot be reached', async () => {
+    jest.spyOn(api, 'status').mockReturnValue(throwError(() => new HttpErrorResponse({ status: 0 })));
+    page = desk.mount(HealthPage);
+    await page.says('The program cannot be reached');
+  });
+});
+
+describe('a file that the server makes', () => {
+  const saved = (): jest.SpyInstance =>
+    jest.spyOn(saving, 'saveBlob').mockImplementation(() => undefined);
+
+  it('is saved under the name it comes with', async () => {
+    const kept = saved();
+    page = desk.mount(FileLink, { address: '/api/sheet' });
+    page.button(/^$/).click();
+    await until(() => kept.mock.calls.length === 1);
+    expect(kept.mock.calls[0]![0]).toBe('sheet.pdf');
+  });
+
+  it('says how far it is, and can be cancelled', async () => {
+    const answer = new Subject<never>();
+    let isAsked = true;
+    jest.spyOn(api, 'file').mockReturnValue(answer);
+    const state: JobState = { state: 'running', step: 'Planning the scene', at: 2, of: 3 };
+    jest.spyOn(api, 'job').mockReturnValue(of(state));
+    page = desk.mount(FileLink, { address: '/api/sheet' });
+    page.button(/^$/).click();
+    await page.says('Planning the scene … (2 of 3)');
+    page.button(/Cancel/).click();
+    isAsked = answer.observed;
+    expect(isAsked).toBe(false);
+  });
+
+  it('that could not be made says so in its place', async () => {
+    const error = new Blob([JSON.stringify({ code: 'too-long', message: 'This took more than 60 s.' })]);
+    // jsdom's blobs have no text().
+    Object.assign(error, { text: () => Promise.resolve('{"code":"too-long","message":"This took more than 60 s."}') });
+    jest.spyOn(api, 'file').mockReturnValue(throwError(() => new HttpErrorResponse({ status: 422, error })));
+    page = desk.mount(FileLink, { address: '/api/sheet' });
+    page.button(/^$/).click();
+    await page.says('This took more than 60 s.');
+  });
+
+  it('waits for its turn in words', () => {
+    expect(jobText({ state: 'waiting' })).toBe('Waiting for its turn …');
+  });
+});
+
+describe('a table from a file', () => {
+  const choose = (bytes: Uint8Array): void => {
+    const input = page.element.querySelector<HTMLInputElement>('input[type=file]')!;
+    const file = { name: 'devices.csv', arrayBuffer: () => Promise.resolve(bytes.buffer) };
+    Object.defineProperty(input, 'files', { value: [file], configurable: true });
+    Object.defineProperty(input, 'value', { value: '', writable: true });
+    input.dispatchEvent(new Event('change'));
+  };
+  const text = (): string => page.element.querySelector('textarea')!.value;
+
+  it('in UTF-16 is read as that, and it is said', async () => {
+    page = desk.mount(TableExchange, { name: 'Devices', columns: 'Name' });
+    const wide = new Uint16Array(['\ufeff', ...'Röhre;Kiln'].map((letter) => letter.charCodeAt(0)));
+    choose(new Uint8Array(wide.buffer));
+    await page.says('devices.csv is UTF-16; it was read as that.');
+    expect(text()).toBe('Röhre;Kiln');
+  });
+
+  it('that is none is refused, and what was typed stays', async () => {
+    page = desk.mount(TableExchange, { name: 'Devices', columns: 'Name' });
+    choose(new Uint8Array([0x89, 0x50, 0, 1, 2]));
+    await page.says('This file is no text');
+    expect(text()).toBe('');
+  });
+});
+
+describe('the first screen', () => {
+  it('takes an archive in, and shows the studios that came', async () => {
+    const asked: Blob[] = [];
+    api.importArchive = (file: Blob) => {
+      asked.push(file);
+      return of({ ids: ['a'] });
+    };
+    const listed = jest.spyOn(api, 'studios');
+    page = desk.mount(FirstScreen);
+    await page.says('Saltglass Rooms');
+    const input = page.element.querySelector<HTMLInputElement>('input[type=file]')!;
+    const file = new File(['zip'], 'all.thread.zip');
+    Object.defineProperty(input, 'files', { value: [file] });
+    Object.defineProperty(input, 'value', { value: '', writable: true });
+    input.dispatchEvent(new Event('change'));
+    await until(() => asked.length === 1 && listed.mock.calls.length === 2);
+    expect(asked[0]).toBe(file);
+  });
+});
+
+describe('bytes', () => {
+  it.each([
+    [0, '0 B'],
+    [999, '999 B'],
+    [184_320, '184 kB'],
+    [2_345_678, '2.3 MB'],
+    [84_720_111_616, '85 GB'],
+    [3e15, '3000 TB'],
+  ])('%d are %s', (bytes, said) => {
+    expect(sizeText(bytes)).toBe(said);
+  });
+});
