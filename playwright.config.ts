@@ -12,8 +12,8 @@ export default defineConfig({
   workers: 1,
   retries: 0,
   // Patience for a small machine: what is tested is that something comes about, never how fast.
-  timeout: 60_000,
-  expect: { timeout: 15_000 },
+  timeout: 300_000,
+  expect: { timeout: 120_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${String(port)}`,
@@ -41,7 +41,7 @@ export default defineConfig({
       FT_DATA: join(tmpdir(), `ft-e2e-${String(process.pid)}`),
     },
     reuseExistingServer: false,
-    timeout: 30_000,
+    timeout: 180_000,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 3000 },
   },
 });

@@ -13,6 +13,7 @@ import { bareBayStudio, bayStudio, wireList } from './bayRig';
 import { edits } from './edits';
 import { facility } from './facility';
 import { optimum } from './optimum';
+import { history } from './history';
 import { routing } from './routing';
 import { generatedStudio } from './generatedStudio';
 
@@ -144,10 +145,12 @@ function bayRig(): void {
 // With a name and a file the studio of that name is written there, for the browser to open.
 const BUNDLES: Readonly<Record<string, () => Studio>> = { bays: bayStudio, facility: () => facility() };
 const [name = '', file] = process.argv.slice(2);
-if (file === undefined) {
+if (name === 'history') await history();
+else if (file === undefined) {
   growing();
   bayRig();
   edits();
   routing();
+  await history();
   await optimum();
 } else writeFileSync(file, writeBundle((BUNDLES[name] ?? bayStudio)()));

@@ -81,7 +81,7 @@ test('a lost connection keeps edits and says so; they are sent when it is back',
     };
     return studio.sessions[0]?.threads[0]?.performer;
   };
-  await expect.poll(atServer, { timeout: 10_000 }).toBe('Ada Lorne');
+  await expect.poll(atServer).toBe('Ada Lorne');
   await expect(page.getByText('Saving …').or(page.getByText(/Not connected/))).toHaveCount(0);
 });
 

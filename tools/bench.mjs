@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { buildServer, buildWeb } from './builds.mjs';
 import { ensureDebian } from './debian.mjs';
 import { ensureInstalled } from './install.mjs';
-import { run } from './run.mjs';
+import { bin, run } from './run.mjs';
 import { pageToken, startBrowser, startServing } from './serving.mjs';
 
 const PORT = 4751;
@@ -186,8 +186,22 @@ async function stripInBrowser(base, bundle) {
 
 const kB = (bytes) => `${(bytes / 1000).toFixed(0)} kB`;
 
-await ensureDebian([{ command: 'chromium', name: 'chromium' }]);
+/** The seeded tests with many seeds instead of few: half an hour. */
+async function manySeeds() {
+  const specs = ['edits/convergence', 'plan/incremental', 'routing/optimum', 'formats/readShape'];
+  const { code } = await run(bin('jest'), ['--selectProjects', 'core', '--', ...specs], {
+    env: { FT_SEEDS: 'many' },
+  });
+  process.exit(code);
+}
+
 await ensureInstalled();
+if (process.argv.includes('seeds')) await manySeeds();
+if (process.argv.includes('history')) {
+  await buildServer();
+  process.exit((await run(process.execPath, ['server/dist/bench.mjs', 'history'])).code);
+}
+await ensureDebian([{ command: 'chromium', name: 'chromium' }]);
 await buildServer();
 await buildWeb();
 await run(process.execPath, ['--expose-gc', 'server/dist/bench.mjs']);

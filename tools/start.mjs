@@ -1,3 +1,3 @@
 import { serve } from './serve.mjs';
 
-await serve([]);
+await serve(process.argv.slice(2));

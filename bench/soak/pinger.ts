@@ -7,7 +7,8 @@ const times: number[] = [];
 
 process.on('SIGTERM', () => {
   const sorted = [...times].sort((a, b) => a - b);
-  const at = (share: number): number => sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
+  const at = (share: number): number =>
+    sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? 0;
   console.log(JSON.stringify({ asked: times.length, median: at(0.5), most99: at(0.99), longest: at(1) }));
   process.exit(0);
 });
@@ -21,3 +22,5 @@ for (;;) {
   if (isUp) times.push(performance.now() - started);
   await new Promise((resolve) => setTimeout(resolve, 100));
 }
+
+export {};

@@ -49,7 +49,7 @@ export class ServerProcess {
 
   /** Whether it ended by itself, which it never should. */
   get crashed(): boolean {
-    return this.child !== undefined && this.child.exitCode !== null;
+    return (this.child?.exitCode ?? null) !== null;
   }
 
   /** Memory it holds, MB. */

@@ -140,8 +140,12 @@ function startPinger(base: string): { readonly end: () => Promise<Pings> } {
 /** Ids of every change in the history of a studio. */
 async function historyOf(server: ServerProcess, studioId: string): Promise<ReadonlyMap<string, number>> {
   const found = new Map<string, number>();
-  for (let before = ''; ; ) {
-    const page = await asked<HistoryPage>(server, 'GET', `/api/studios/${studioId}/history?author=x${before}`);
+  for (let before = ''; ;) {
+    const page = await asked<HistoryPage>(
+      server,
+      'GET',
+      `/api/studios/${studioId}/history?author=x${before}`,
+    );
     for (const { change } of page.entries) found.set(change, (found.get(change) ?? 0) + 1);
     if (!page.more) return found;
     before = `&before=${String(page.entries.at(-1)?.revision)}`;
@@ -168,7 +172,8 @@ async function judged(server: ServerProcess, clients: readonly SoakClient[]): Pr
       const ids = client.tally.acknowledged.get(now.incarnation) ?? new Set<string>();
       outcome.acknowledged += ids.size;
       const lost = [...ids].filter((id) => history.get(id) !== 1);
-      if (lost.length > 0) outcome.failures.push(`${client.name}: ${String(lost.length)} acknowledged changes lost`);
+      if (lost.length > 0)
+        outcome.failures.push(`${client.name}: ${String(lost.length)} acknowledged changes lost`);
       if (client.waiting > 0) outcome.failures.push(`${client.name}: ${String(client.waiting)} never sent`);
       if (client.standing.revision !== now.revision)
         outcome.failures.push(
@@ -287,7 +292,8 @@ function report(
     `a list of studios meanwhile: median ${ms(pings.median)}, 99 of 100 within ${ms(pings.most99)}, longest ${ms(pings.longest)} (${String(pings.asked)} asked)`,
   );
   const third = Math.floor(memory.length / 3);
-  const mean = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0) / Math.max(1, list.length);
+  const mean = (list: readonly number[]): number =>
+    list.reduce((a, b) => a + b, 0) / Math.max(1, list.length);
   console.log(
     `memory without kills: ${mean(memory.slice(third, 2 * third)).toFixed(0)} MB in the middle third, ${mean(memory.slice(2 * third)).toFixed(0)} MB in the last, most ${Math.max(0, ...memory).toFixed(0)} MB`,
   );

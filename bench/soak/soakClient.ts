@@ -141,10 +141,10 @@ export class SoakClient {
         headers: { 'Content-Type': 'application/json', ...(await this.server.token()) },
         body: JSON.stringify({ author: this.name, incarnation, change }),
       });
-      const body = (await answer.json()) as unknown;
+      const body: unknown = await answer.json();
       if (incarnation !== this.incarnation) return true;
       if (answer.ok) this.acknowledge(entrySchema.parse(body));
-      else return this.refused(change, answer.status, body);
+      else return await this.refused(change, answer.status, body);
       return true;
     } catch {
       this.tally.kept++;

@@ -29,7 +29,9 @@ function field({ studio, place, session }: At, dice: Dice, salt: string): readon
 
 function knob({ place, scene }: At, dice: Dice): readonly EditJson[] {
   const key = `preamp/gainDb/${String(1 + dice.below(4))}` as keyof Scene['settings'];
-  return [{ type: 'setting.set', ...place, key, value: 20 + dice.below(40), was: scene.settings[key] ?? null }];
+  return [
+    { type: 'setting.set', ...place, key, value: 20 + dice.below(40), was: scene.settings[key] ?? null },
+  ];
 }
 
 function plug({ studio, scene }: At, dice: Dice): readonly EditJson[] {

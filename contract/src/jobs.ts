@@ -3,7 +3,9 @@ import * as z from 'zod';
 /** The header in which a window names a job, so that it can ask how far it is. */
 export const JOB_HEADER = 'x-thread-job';
 
-export const jobIdSchema = z.string().regex(/^[a-zA-Z0-9-]{8,64}$/, 'a job is 8 to 64 letters, digits and hyphens');
+export const jobIdSchema = z
+  .string()
+  .regex(/^[a-zA-Z0-9-]{8,64}$/, 'a job is 8 to 64 letters, digits and hyphens');
 
 /**
  * `GET /api/jobs/:id`: a job waits for its turn, or says what it does and which of how many steps that is. None:

@@ -128,7 +128,18 @@ export function createApps(options: AppOptions): Apps {
     windows.revoked(tabletId);
   });
   const intake = new Intake(store, keeper, now);
-  const parts = { ...options, intake, store, history, tablets, keeper, jobs, windows, file, startedAt: now() };
+  const parts = {
+    ...options,
+    intake,
+    store,
+    history,
+    tablets,
+    keeper,
+    jobs,
+    windows,
+    file,
+    startedAt: now(),
+  };
   const work = [
     meRoute(),
     statusRoutes(parts),

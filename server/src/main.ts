@@ -85,7 +85,9 @@ async function main({ port, sharePort, folder, demo: withDemo, verbose }: Option
       throw error;
     });
     stopOnSignals(program, server);
-    console.log(`Faithful Thread is at http://127.0.0.1:${String(port)}  (data in ${folder}; Ctrl+C stops it)`);
+    console.log(
+      `Faithful Thread is at http://127.0.0.1:${String(port)}  (data in ${folder}; Ctrl+C stops it)`,
+    );
     program.schedule.start();
     await resumeSharing(program, sharePort);
   } catch (error) {

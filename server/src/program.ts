@@ -13,7 +13,7 @@ import { setAside } from './database/setAside';
 import { soundnessOf } from './database/soundness';
 import { lockFolder } from './database/writerLock';
 import { FileStore } from './files/fileStore';
-import type { Budget } from './jobs/jobPool';
+import type { Budget } from './jobs/budget';
 import { JobPool } from './jobs/jobPool';
 import type { Log } from './log/log';
 import type { Door } from './network/door';

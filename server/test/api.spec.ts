@@ -260,7 +260,10 @@ describe('who is let in', () => {
   it.each([
     ['another name for this machine', { Host: 'rooms.example' }],
     ['another site’s page', { Host: '127.0.0.1:4747', Origin: 'https://rooms.example' }],
-    ['a page of another program at another port', { Host: '127.0.0.1:4747', Origin: 'http://127.0.0.1:5000' }],
+    [
+      'a page of another program at another port',
+      { Host: '127.0.0.1:4747', Origin: 'http://127.0.0.1:5000' },
+    ],
     ['an origin that is none', { Host: '127.0.0.1:4747', Origin: 'null' }],
   ])('not %s', async (_name, headers) => {
     await program.api.get('/api/studios').set(headers).expect(403);

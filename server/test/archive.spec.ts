@@ -16,7 +16,10 @@ beforeAll(async () => {
   });
   const values = ['Imke Tarrow', 'Ada', 'Bo', 'Cy'];
   for (let i = 1; i < values.length; i++)
-    await program.api.post(`${DEMO}/changes`).send(performerChange(values[i]!, values[i - 1]!)).expect(200);
+    await program.api
+      .post(`${DEMO}/changes`)
+      .send(performerChange(values[i]!, values[i - 1]!))
+      .expect(200);
   await database.models.entries.update({ tablet: 't1' }, { where: { revision: 2 } });
 });
 afterAll(() => program.close());
@@ -46,7 +49,10 @@ describe('an archive of everything', () => {
       .send(Buffer.from(archive))
       .expect(201);
     expect((body as { ids: string[] }).ids.sort()).toEqual(['glass-lane', 'saltglass-rooms']);
-    const [there, here] = await Promise.all([other.api.get(`${DEMO}/bundle`), program.api.get(`${DEMO}/bundle`)]);
+    const [there, here] = await Promise.all([
+      other.api.get(`${DEMO}/bundle`),
+      program.api.get(`${DEMO}/bundle`),
+    ]);
     expect(there.text).toBe(here.text);
     const history = async (from: TestProgram): Promise<unknown> =>
       (await from.api.get(`${DEMO}/history?author=desk`).expect(200)).body;
@@ -80,7 +86,11 @@ describe('an archive of everything', () => {
       }),
       /history\.ndjson: It is not what was written/,
     ],
-    ['a file left out', ({ [HISTORY]: _gone, ...files }) => files, /history\.ndjson: It is not what was written/],
+    [
+      'a file left out',
+      ({ [HISTORY]: _gone, ...files }) => files,
+      /history\.ndjson: It is not what was written/,
+    ],
     ['no manifest', ({ 'archive.json': _gone, ...files }) => files, /archive\.json: It is missing/],
     [
       'another format',
@@ -102,7 +112,8 @@ describe('an archive of everything', () => {
     ],
     [
       'a bundle that does not hold together',
-      (files) => unchecked({ ...files, [BUNDLE]: strToU8(strFromU8(files[BUNDLE]!).replace('"rooms"', '"zooms"')) }),
+      (files) =>
+        unchecked({ ...files, [BUNDLE]: strToU8(strFromU8(files[BUNDLE]!).replace('"rooms"', '"zooms"')) }),
       /studio\.thread\.json: studio\.rig/,
     ],
   ])('with %s is refused, with the place', async (_name, change, sentence) => {

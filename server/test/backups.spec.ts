@@ -105,7 +105,12 @@ describe('a backup', () => {
 });
 
 describe('backups that are kept', () => {
-  const backup = (at: string, kind: Backup['kind'] = 'daily'): Backup => ({ name: `${at}${kind}`, at, kind, bytes: 1 });
+  const backup = (at: string, kind: Backup['kind'] = 'daily'): Backup => ({
+    name: `${at}${kind}`,
+    at,
+    kind,
+    bytes: 1,
+  });
   const days = (from: number, to: number): Backup[] =>
     Array.from({ length: to - from + 1 }, (_, i) =>
       backup(new Date(Date.UTC(2026, 2, to - i, 10)).toISOString()),
@@ -149,7 +154,9 @@ describe('a damaged data file', () => {
     await program.stop();
     damage(program.folder, 'middle');
     program = await startProgram({ folder: program.folder });
-    expect(program.said.join(' ')).toMatch(/is damaged and was set aside in .*set-aside.*newest backup is of 2026-03-01 10:00/);
+    expect(program.said.join(' ')).toMatch(
+      /is damaged and was set aside in .*set-aside.*newest backup is of 2026-03-01 10:00/,
+    );
     const { setAside } = await status();
     expect(setAside).toMatchObject({ backup: { name }, lost: [{ studio: 'Saltglass Rooms', changes: 2 }] });
     expect(existsSync(join(setAside!.folder, 'studios.sqlite'))).toBe(true);

@@ -254,7 +254,10 @@ describe('commands on the data', () => {
   });
 
   it('verify looks the data and a backup over', async () => {
-    expect(await data('verify')).toMatchObject({ code: 0, out: expect.stringContaining('is whole') as string });
+    expect(await data('verify')).toMatchObject({
+      code: 0,
+      out: expect.stringContaining('is whole') as string,
+    });
     expect(await data('verify', backupFile)).toMatchObject({ code: 0 });
   });
 

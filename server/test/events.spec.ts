@@ -156,7 +156,9 @@ describe('events of a studio', () => {
       Listener.open(`${DEMO}/events?author=booth`),
     ]);
     await change('Ada', 'Imke Tarrow');
-    expect(await own.next('entry')).toMatchObject({ undo: { undo: { revision: 1, label: 'Performer Ada' } } });
+    expect(await own.next('entry')).toMatchObject({
+      undo: { undo: { revision: 1, label: 'Performer Ada' } },
+    });
     expect(await other.next('entry')).not.toHaveProperty('undo');
     own.close();
     other.close();

@@ -6,7 +6,7 @@ import request from 'supertest';
 import type TestAgent from 'supertest/lib/agent';
 import { TOKEN_HEADER } from '@ft/contract/token';
 import { writeBundle } from '@ft/core/formats/bundle';
-import type { Budget } from '../src/jobs/jobPool';
+import type { Budget } from '../src/jobs/budget';
 import type { Log } from '../src/log/log';
 import { NO_LOG } from '../src/log/log';
 import type { Program } from '../src/program';

@@ -121,7 +121,10 @@ describe('jobs under way', () => {
     const jobs = new Jobs(held as never);
     const own = [1, 2].map(() => jobs.run('readChange', '', { asker: 'tablet-1' }));
     await expect(jobs.run('readChange', '', { asker: 'tablet-1' })).rejects.toMatchObject({ code: 'busy' });
-    const others = [jobs.run('readChange', '', { asker: THIS_COMPUTER }), jobs.run('readChange', '', { asker: 't2' })];
+    const others = [
+      jobs.run('readChange', '', { asker: THIS_COMPUTER }),
+      jobs.run('readChange', '', { asker: 't2' }),
+    ];
     held.emit('done');
     await Promise.all([...own, ...others]);
   });
@@ -161,7 +164,12 @@ describe('over the wire', () => {
 
   it('a job is asked how far it is by the name the window gave it', async () => {
     const state = new Promise<JobState>((resolve) => {
-      jest.spyOn(Jobs.prototype, 'run').mockImplementationOnce(async function (this: Jobs, _task, _input, wanted) {
+      jest.spyOn(Jobs.prototype, 'run').mockImplementationOnce(async function (
+        this: Jobs,
+        _task,
+        _input,
+        wanted,
+      ) {
         expect(wanted).toMatchObject({ asker: THIS_COMPUTER, id: 'job-bundle-1' });
         resolve({ state: 'waiting' });
         return Promise.resolve('{}' as never);

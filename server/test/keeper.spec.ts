@@ -56,7 +56,9 @@ describe('a studio in memory', () => {
   });
 
   it('is read anew after a write failed', async () => {
-    const append = jest.spyOn(StudioStore.prototype, 'append').mockRejectedValueOnce(new Error('SQLITE_IOERR'));
+    const append = jest
+      .spyOn(StudioStore.prototype, 'append')
+      .mockRejectedValueOnce(new Error('SQLITE_IOERR'));
     await change('Ada', 'Imke Tarrow').expect(507);
     append.mockRestore();
     await change('Ada', 'Imke Tarrow').expect(200);
@@ -73,12 +75,14 @@ describe('studios', () => {
       letGo = resolve;
     });
     const real = HistoryStore.prototype.entryOfChange;
-    jest
-      .spyOn(HistoryStore.prototype, 'entryOfChange')
-      .mockImplementation(async function (this: HistoryStore, id, changeId) {
-        if (id === 'saltglass-rooms') await gate;
-        return real.call(this, id, changeId);
-      });
+    jest.spyOn(HistoryStore.prototype, 'entryOfChange').mockImplementation(async function (
+      this: HistoryStore,
+      id,
+      changeId,
+    ) {
+      if (id === 'saltglass-rooms') await gate;
+      return real.call(this, id, changeId);
+    });
     const waiting = change('Ada', 'Imke Tarrow').expect(200);
     const waits = waiting.then(() => 'saltglass');
     const edit = { type: 'studio.set', field: 'name', value: 'Glass Lane 2', was: studio.name };
@@ -146,7 +150,10 @@ describe('a change', () => {
       .expect(200);
     expect((body as { edits: unknown[] }).edits).toHaveLength(550);
     await change('Ada', 'Imke Tarrow').expect(200);
-    await program.api.post(`${DEMO}/undo`).send({ author: 'desk', change: 'undo-many-x', revision: 1 }).expect(200);
+    await program.api
+      .post(`${DEMO}/undo`)
+      .send({ author: 'desk', change: 'undo-many-x', revision: 1 })
+      .expect(200);
     const { body: now } = await program.api.get(DEMO).expect(200);
     expect((now as { studio: { rig: { rooms: unknown[] } } }).studio.rig.rooms).toHaveLength(3);
   });
@@ -155,8 +162,19 @@ describe('a change', () => {
 describe('the history', () => {
   it('comes in pages, newest first', async () => {
     const rows = Array.from({ length: 450 }, (_, i) => ({
-      ...{ studioId: 'saltglass-rooms', revision: i + 1, changeId: `change-${String(i)}`, label: `L${String(i + 1)}` },
-      ...{ author: i % 2 === 0 ? 'desk' : 'booth', at: '2026-03-01', edits: '[]', inverse: '[]', editCount: 3 },
+      ...{
+        studioId: 'saltglass-rooms',
+        revision: i + 1,
+        changeId: `change-${String(i)}`,
+        label: `L${String(i + 1)}`,
+      },
+      ...{
+        author: i % 2 === 0 ? 'desk' : 'booth',
+        at: '2026-03-01',
+        edits: '[]',
+        inverse: '[]',
+        editCount: 3,
+      },
     }));
     await program.program.database.models.entries.bulkCreate(rows);
     const page = async (query: string) =>
@@ -169,7 +187,9 @@ describe('the history', () => {
     expect(first.entries[0]).toMatchObject({ revision: 450, mine: false, editCount: 3 });
     expect(first.more).toBe(true);
     const last = await page('&before=51');
-    expect(last.entries.map(({ revision }) => revision)).toEqual(Array.from({ length: 50 }, (_, i) => 50 - i));
+    expect(last.entries.map(({ revision }) => revision)).toEqual(
+      Array.from({ length: 50 }, (_, i) => 50 - i),
+    );
     expect(last.more).toBe(false);
   });
 });

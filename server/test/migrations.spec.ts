@@ -82,7 +82,10 @@ async function holdsNow(file: string, upTo: number): Promise<void> {
   });
   if (upTo >= 3) {
     expect((await tablets.list()).map(({ name }) => name)).toEqual(['Bay tablet']);
-    expect((await history.page(demo.id, 2, 1, 'desk'))[0]).toMatchObject({ tablet: 'Bay tablet', mine: true });
+    expect((await history.page(demo.id, 2, 1, 'desk'))[0]).toMatchObject({
+      tablet: 'Bay tablet',
+      mine: true,
+    });
   }
   await database.close();
 }
@@ -121,7 +124,10 @@ describe.each(SHIPPED)('data as the tables stood after migration %i', (upTo) => 
 
 describe('an upgrade that the version before left half done', () => {
   it.each([
-    ['the column was there and not written down', ["ALTER TABLE studios ADD COLUMN floor TEXT NOT NULL DEFAULT '{}'"]],
+    [
+      'the column was there and not written down',
+      ["ALTER TABLE studios ADD COLUMN floor TEXT NOT NULL DEFAULT '{}'"],
+    ],
     [
       'the floors were worked out, and one session lifted',
       [
@@ -157,7 +163,9 @@ describe('before an upgrade', () => {
     expect(copy).toMatch(/before-upgrade\.sqlite$/);
     expect(program.said[1]).toContain(copy);
     const before = await connect(join(home, 'backups', copy!));
-    const [tables] = await before.query("SELECT name FROM sqlite_master WHERE name IN ('devices', 'tablets')");
+    const [tables] = await before.query(
+      "SELECT name FROM sqlite_master WHERE name IN ('devices', 'tablets')",
+    );
     expect(tables).toEqual([]);
     await before.close();
     await program.close();

@@ -145,6 +145,81 @@ describe('a paired tablet', () => {
   });
 });
 
+describe('who a tablet is', () => {
+  const author = async (revision: number): Promise<string> =>
+    (await program.program.database.models.entries.findOne({ where: { revision } }))!.author;
+
+  it('is what the server knows, never what it says', async () => {
+    await opened();
+    const tablet = await paired('tick');
+    await program.api
+      .post(`${DEMO}/changes`)
+      .send(performerChange('Ada', 'Imke Tarrow', 'desk'))
+      .expect(200);
+    await tablet
+      .post(`${DEMO}/changes`)
+      .send({ ...tickChange(), author: 'desk' })
+      .expect(200);
+    expect(await author(1)).toBe('desk');
+    expect(await author(2)).toMatch(/^tablet-/);
+    // It claims to be the desk: what it takes back is its own tick all the same.
+    await tablet.post(`${DEMO}/undo`).send({ author: 'desk', change: 'undo-0001' }).expect(200);
+    const own = await tablet.post(`${DEMO}/undo`).send({ author: 'desk', change: 'undo-0002' }).expect(409);
+    expect(own.body).toMatchObject({ code: 'nothing-to-undo' });
+    await tablet.post(`${DEMO}/undo`).send({ author: 'desk', change: 'undo-0003', revision: 1 }).expect(403);
+    await tablet.post(`${DEMO}/redo`).send({ author: 'desk', change: 'redo-0001' }).expect(200);
+    const now = await program.api.get(DEMO).expect(200);
+    expect((now.body as { revision: number }).revision).toBe(4);
+    expect(JSON.stringify(now.body)).toContain('"performer":"Ada"');
+  });
+
+  it('does not let it take back an undo that would edit, wherever it was chosen', async () => {
+    await opened();
+    const editor = await paired('edit', 'Editor');
+    await editor.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
+    const { tablets } = (await program.api.get('/api/sharing')).body as SharingState;
+    await program.api.patch(`/api/sharing/tablets/${tablets[0]!.id}`).send({ role: 'tick' }).expect(200);
+    // Its own change, of the time when it might edit: what would be made now is an edit.
+    const refused = await editor.post(`${DEMO}/undo`).send({ author: 'x', change: 'undo-0004' }).expect(403);
+    expect(refused.body).toMatchObject({ code: 'may-only-tick' });
+  });
+
+  it('is told apart by its name, and by its id in the history, also after it was revoked', async () => {
+    await opened();
+    const first = await paired('edit', 'Tablet');
+    const second = await paired('edit', 'Tablet');
+    await first.post(`${DEMO}/changes`).send(performerChange('Ada', 'Imke Tarrow')).expect(200);
+    await second.post(`${DEMO}/changes`).send(performerChange('Bo', 'Ada')).expect(200);
+    const { tablets } = (await program.api.get('/api/sharing')).body as SharingState;
+    expect(tablets.map(({ name }) => name).sort()).toEqual(['Tablet', 'Tablet 2']);
+    const gone = tablets.find(({ name }) => name === 'Tablet')!;
+    await program.api.delete(`/api/sharing/tablets/${gone.id}`).expect(200);
+    const third = await paired('edit', 'Tablet');
+    await third.post(`${DEMO}/changes`).send(performerChange('Cy', 'Bo')).expect(200);
+    const { entries } = (await program.api.get(`${DEMO}/history`)).body as { entries: { tablet?: string }[] };
+    expect(entries.map((entry) => entry.tablet)).toEqual(['Tablet', 'Tablet 2', 'Tablet']);
+    const rows = await program.program.database.models.entries.findAll({ order: ['revision'] });
+    expect(new Set(rows.map(({ tablet }) => tablet)).size).toBe(3);
+  });
+
+  it('gives it the health page, and neither backups nor archives', async () => {
+    await opened();
+    const tablet = await paired('tick');
+    const { body } = await tablet.get('/api/status').expect(200);
+    expect(body).toMatchObject({ studios: 1, folder: program.folder });
+    await tablet.get('/api/backups').expect(404);
+    await tablet.get('/api/archive').expect(404);
+    await tablet.post('/api/archives').send('x').expect(403);
+  });
+
+  it('needs the token of a page for whatever changes something', async () => {
+    await opened();
+    const tablet = await paired('edit');
+    const bare = await tablet.post(`${DEMO}/changes`).set(TOKEN_HEADER, '').send(tickChange()).expect(403);
+    expect(bare.body).toMatchObject({ code: 'no-token' });
+  });
+});
+
 describe('the door', () => {
   it('listens only while it is open, and says where it cannot', async () => {
     const free = networkDoor(47_481, () => program.network);

@@ -107,7 +107,9 @@ describe('the program', () => {
     const second = await run(folder);
     const { code, err } = await second.ended;
     expect(code).toBe(1);
-    expect(err).toMatch(/^The program is already running on .* \(process \d+, since \d{4}-\d\d-\d\d \d\d:\d\d UTC\)\. /);
+    expect(err).toMatch(
+      /^The program is already running on .* \(process \d+, since \d{4}-\d\d-\d\d \d\d:\d\d UTC\)\. /,
+    );
     expect(err.trim().split('\n')).toHaveLength(1);
     first.child.kill('SIGKILL');
     await first.ended;
@@ -227,7 +229,9 @@ describe('a full disk', () => {
     try {
       const { code, err } = await (await run(disk)).ended;
       expect(code).toBe(1);
-      expect(err).toMatch(/^The disk that holds .* is full, so the program cannot start\. Nothing that was stored is lost/);
+      expect(err).toMatch(
+        /^The disk that holds .* is full, so the program cannot start\. Nothing that was stored is lost/,
+      );
       expect(err.trim().split('\n')).toHaveLength(1);
     } finally {
       execFileSync('umount', [disk]);
@@ -252,7 +256,9 @@ describe('what keeps the program from starting', () => {
 
   it('is said where no copy could be made before an upgrade', () => {
     for (const error of [new NoRoom(2, 1), new BadCopy('x')])
-      expect((cannotStart(error, '/data') as CannotStart).message).toContain('no copy of it could be made before');
+      expect((cannotStart(error, '/data') as CannotStart).message).toContain(
+        'no copy of it could be made before',
+      );
   });
 
   it('stays an error where it is a fault of the program', () => {

@@ -147,6 +147,15 @@ describe('what undo and redo would take next', () => {
     }
   });
 
+  it('is asked for as the one row it is', async () => {
+    const asked: string[] = [];
+    database.sequelize.options.logging = (sql) => asked.push(sql);
+    await history.undoState(demo.id, 'ada');
+    database.sequelize.options.logging = false;
+    expect(asked).toHaveLength(2);
+    for (const sql of asked) expect(sql).toMatch(/LIMIT 1;$/);
+  });
+
   it('is found by one look into an index, and so is a page of the history', async () => {
     const plan = async (sql: string): Promise<string> => {
       const [rows] = await database.sequelize.query(`EXPLAIN QUERY PLAN ${sql}`);

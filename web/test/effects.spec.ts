@@ -22,7 +22,13 @@ const changeNamed = (id: string): Parameters<typeof keepPending>[2] => ({
   edits: [
     {
       type: 'thread.set',
-      ...{ session: 'lamplighters-ledger', id: 'line-1', field: 'performer', value: 'Ada', was: 'Imke Tarrow' },
+      ...{
+        session: 'lamplighters-ledger',
+        id: 'line-1',
+        field: 'performer',
+        value: 'Ada',
+        was: 'Imke Tarrow',
+      },
     },
   ],
 });

@@ -19,7 +19,8 @@ class SilentEventSource extends EventTarget {
 }
 Object.assign(globalThis, { EventSource: SilentEventSource });
 
-const PATIENCE_MS = 10_000;
+/** A bound for what never comes, not for what is slow. */
+const PATIENCE_MS = 120_000;
 
 /** Waits until something has come about on the screen or in the store. */
 export async function until(condition: () => boolean, what = 'what the test waits for'): Promise<void> {

@@ -60,7 +60,6 @@ class SharingApi extends FakeApi {
 let api: SharingApi;
 let desk: Bench;
 let page: Mounted<unknown>;
-const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
 const button = (name: RegExp): HTMLButtonElement =>
   [...page.element.querySelectorAll('button')].find((each) =>
@@ -83,8 +82,7 @@ afterEach(() => {
 describe('the studio network', () => {
   beforeEach(async () => {
     page = desk.mount(SharingPage);
-    await wait(5);
-    page.fixture.detectChanges();
+    await page.says('only this computer');
   });
 
   it('is closed at first, and is opened and closed by one setting', () => {

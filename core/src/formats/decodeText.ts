@@ -46,7 +46,14 @@ const western = (text: string): string =>
   text.replace(/[\u0080-\u009F]/g, (letter) => WESTERN.charAt(letter.charCodeAt(0) - 0x80));
 
 /** Control characters that no table has: then it is a picture, a spreadsheet file, anything but text. */
-const isText = (text: string): boolean => !/[\u0000-\u0008\u000E-\u001A\u001C-\u001F]/.test(text);
+function isText(text: string): boolean {
+  for (let i = 0; i < text.length; i++) {
+    const code = text.charCodeAt(i);
+    const isWhite = code >= 0x09 && code <= 0x0d;
+    if (code < 0x20 && !isWhite && code !== 0x1b) return false;
+  }
+  return true;
+}
 
 /**
  * The text of a file. Spreadsheets write UTF-8, UTF-16 (as "Unicode text") and, older ones, the Western code
@@ -62,7 +69,10 @@ export function decodeText(bytes: Uint8Array): Decoded {
   if (wide !== undefined) {
     const text = decodedAs(bytes, wide);
     if (text === undefined || !isText(text))
-      return { ok: false, sentence: 'This file is UTF-16 but damaged. Save it as CSV (UTF-8), and choose that file.' };
+      return {
+        ok: false,
+        sentence: 'This file is UTF-16 but damaged. Save it as CSV (UTF-8), and choose that file.',
+      };
     return { ok: true, text, encoding: 'UTF-16' };
   }
   const utf8 = decodedAs(bytes, 'utf-8');

@@ -6,8 +6,7 @@ import { shapeProblems } from './shapeProblems';
 export const MOST_PROBLEMS = 200;
 
 export type ShapeReading<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly problems: readonly Problem[] };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly Problem[] };
 
 type Step = string | number;
 type Issue = z.core.$ZodIssue;
@@ -23,10 +22,10 @@ function inner(schema: z.core.$ZodType): z.core.$ZodType {
 const below = (issues: readonly Issue[], step: Step): readonly Issue[] =>
   issues.map((issue) => ({ ...issue, path: [step, ...issue.path] }));
 
-const listOf = (schema: z.core.$ZodType): z.ZodArray | undefined => {
+function holdsLists(schema: z.core.$ZodType): boolean {
   const bare = inner(schema);
-  return bare instanceof z.ZodArray ? bare : undefined;
-};
+  return bare instanceof z.ZodArray || bare instanceof z.ZodObject;
+}
 
 /** The library reads a list whole before it counts it; here it is counted first, and read until enough is wrong. */
 function listIssues(schema: z.ZodArray, value: readonly unknown[], most: number): readonly Issue[] {
@@ -45,12 +44,11 @@ function issuesOf(schema: z.core.$ZodType, value: unknown, most: number): readon
   if (bare instanceof z.ZodArray && Array.isArray(value)) return listIssues(bare, value, most);
   if (!(bare instanceof z.ZodObject) || !isRecord(value)) return wholeIssues(schema, value);
   const shape = bare.shape as Record<string, z.core.$ZodType>;
-  const parts = Object.keys(shape).filter(
-    (key) => (listOf(shape[key]!) !== undefined || inner(shape[key]!) instanceof z.ZodObject) && key in value,
-  );
-  const issues: Issue[] = [...wholeIssues(bare.omit(mask(parts)), without(value, parts))];
-  for (const key of parts)
-    if (issues.length < most) issues.push(...below(issuesOf(shape[key]!, value[key], most - issues.length), key));
+  const parts = Object.entries(shape).filter(([key, part]) => holdsLists(part) && key in value);
+  const keys = parts.map(([key]) => key);
+  const issues: Issue[] = [...wholeIssues(bare.omit(mask(keys)), without(value, keys))];
+  for (const [key, part] of parts)
+    if (issues.length < most) issues.push(...below(issuesOf(part, value[key], most - issues.length), key));
   return issues;
 }
 

@@ -25,9 +25,11 @@ function countedLists({ rig, floor, sessions }: Studio): readonly Counted[] {
         ['tracks', session.tracks, [...path, 'tracks']],
         ['performers', session.performers, [...path, 'performers']],
         ['readings', session.readings, [...path, 'readings']],
-        ...session.scenes.map(
-          (scene, at): Counted => ['sceneCords', scene.cords, [...path, 'scenes', at, 'cords']],
-        ),
+        ...session.scenes.map((scene, at): Counted => [
+          'sceneCords',
+          scene.cords,
+          [...path, 'scenes', at, 'cords'],
+        ]),
       ];
     }),
   ];

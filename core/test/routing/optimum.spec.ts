@@ -2,10 +2,11 @@ import { newCordPoints, weightsOf } from '@ft/core/routing/costs';
 import { firstScene } from '../fixtures/studioOf';
 import type { Cost, Highs } from './againstOptimum';
 import { exactOptimum, loadHighs, routedRandom } from './againstOptimum';
+import { seedCount } from '../fixtures/seeds';
 import { randomRouting } from './randomRouting';
 
-/** Rigs compared in every run of the suite; FT_RIGS=200 compares as many as the README speaks of. */
-const RIGS = Number(process.env['FT_RIGS'] ?? 24);
+/** Rigs compared in every run of the suite, and as many as the README speaks of in the bench. */
+const RIGS = seedCount(8, 200);
 const FIRST_SEED = 1;
 /** Differences below this are rounding. */
 const TINY = 0.5;

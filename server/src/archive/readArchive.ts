@@ -4,7 +4,7 @@ import { readBundle } from '@ft/core/formats/bundle';
 import { problemLine } from '@ft/core/session/problemWording';
 import type { StoredEntry } from '../history/storedEntry';
 import { readRequestText } from '../http/readRequest';
-import type { WholeStudio } from '../studios/adoption';
+import type { WholeStudio } from '../studios/wholeStudio';
 import { documentsOf } from '../studios/documents';
 import {
   archiveEntrySchema,
@@ -55,14 +55,17 @@ function textAt(files: Files, path: string): string {
 
 function orUnfit<T>(
   path: string,
-  reading: { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly string[] },
+  reading:
+    { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly string[] },
 ): T {
   if (reading.ok) return reading.value;
   throw new Unfit(`${path}: ${reading.problems[0] ?? ''}`);
 }
 
 function needChecksum(files: Files, path: string, wanted: string): void {
-  const found = createHash('sha256').update(files[path] ?? new Uint8Array()).digest('hex');
+  const found = createHash('sha256')
+    .update(files[path] ?? new Uint8Array())
+    .digest('hex');
   if (found !== wanted)
     throw new Unfit(`${path}: It is not what was written (its checksum differs). Export the archive again.`);
 }
@@ -92,10 +95,13 @@ function entriesIn(text: string, path: string): readonly StoredEntry[] {
 
 function studioIn(files: Files, id: string, revision: number): WholeStudio {
   const reading = readBundle(textAt(files, bundlePath(id)));
-  if (!reading.ok) throw new Unfit(reading.problems.map((p) => `${bundlePath(id)}: ${problemLine(p)}`).join('\n'));
+  if (!reading.ok)
+    throw new Unfit(reading.problems.map((p) => `${bundlePath(id)}: ${problemLine(p)}`).join('\n'));
   const entries = entriesIn(textAt(files, historyPath(id)), historyPath(id));
   if ((entries.at(-1)?.revision ?? 0) !== revision)
-    throw new Unfit(`${historyPath(id)}: It ends before revision ${String(revision)}. Export the archive again.`);
+    throw new Unfit(
+      `${historyPath(id)}: It ends before revision ${String(revision)}. Export the archive again.`,
+    );
   const tablets = orUnfit(
     tabletsPath(id),
     readRequestText(textAt(files, tabletsPath(id)), archiveTabletsSchema),

@@ -6,15 +6,18 @@ import { openDatabase } from '../database/openDatabase';
 import { HistoryStore } from '../history/historyStore';
 import type { StoredEntry } from '../history/storedEntry';
 import { TabletStore } from '../network/tabletStore';
-import type { WholeStudio } from '../studios/adoption';
+import type { WholeStudio } from '../studios/wholeStudio';
 import { StudioStore } from '../studios/studioStore';
 
 /** Lines read at once. */
 const PAGE = 500;
 
 /** The whole history of a studio, page by page. */
-export async function* historyOf(history: HistoryStore, studioId: string): AsyncGenerator<readonly StoredEntry[]> {
-  for (let after = 0; ; ) {
+export async function* historyOf(
+  history: HistoryStore,
+  studioId: string,
+): AsyncGenerator<readonly StoredEntry[]> {
+  for (let after = 0; ;) {
     const page = await history.since(studioId, after, PAGE);
     if (page.length === 0) return;
     yield page;

@@ -2,7 +2,6 @@ import { existsSync } from 'node:fs';
 import { copyFile, mkdir, readdir } from 'node:fs/promises';
 import { dirname, join, resolve } from 'node:path';
 import { diskTroubleOf } from '../database/diskTrouble';
-import { openDatabase } from '../database/openDatabase';
 import { soundnessOf } from '../database/soundness';
 import { takeSnapshot } from '../database/snapshot';
 import { FileStore } from '../files/fileStore';
@@ -73,12 +72,17 @@ async function problemsIn(database: Database, filesFolder: string | undefined): 
       problems.push(`${name}: its documents cannot be read`);
     }
     let last = 0;
-    for (let page = await history.since(id, 0, 500); page.length > 0; page = await history.since(id, last, 500))
+    for (
+      let page = await history.since(id, 0, 500);
+      page.length > 0;
+      page = await history.since(id, last, 500)
+    )
       for (const line of page) {
         if (line.revision !== last + 1) problems.push(`${name}: revision ${String(last + 1)} is missing`);
         last = line.revision;
       }
-    if (last !== 0 && last !== revision) problems.push(`${name}: its history ends at ${String(last)} of ${String(revision)}`);
+    if (last !== 0 && last !== revision)
+      problems.push(`${name}: its history ends at ${String(last)} of ${String(revision)}`);
   }
   if (filesFolder === undefined) return problems;
   const unsound = await new FileStore(database, filesFolder).unsound();

@@ -27,7 +27,10 @@ const settle = (connection: RawConnection): Promise<void> =>
   });
 
 /** A data base file, opened with the write-ahead log. Tables are not looked at. */
-export async function connect(file: string, logging: false | ((sql: string) => void) = false): Promise<Sequelize> {
+export async function connect(
+  file: string,
+  logging: false | ((sql: string) => void) = false,
+): Promise<Sequelize> {
   const sequelize = new Sequelize({ dialect: 'sqlite', storage: file, logging });
   const { connectionManager } = sequelize;
   const plain = connectionManager.getConnection.bind(connectionManager);

@@ -36,6 +36,8 @@ export function diskTroubleOf(error: unknown, depth = 0): DiskTrouble | undefine
   return (
     OF_CODE[typeof code === 'string' ? code : ''] ??
     OF_CODE[named ?? ''] ??
-    [parent, original, cause].map((inner) => diskTroubleOf(inner, depth + 1)).find((found) => found !== undefined)
+    [parent, original, cause]
+      .map((inner) => diskTroubleOf(inner, depth + 1))
+      .find((found) => found !== undefined)
   );
 }

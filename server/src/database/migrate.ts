@@ -55,7 +55,11 @@ export async function pendingMigrations(
 }
 
 /** Brings the tables up to date. What is done stays done; a migration that fails leaves nothing behind. */
-export async function migrate(sequelize: Sequelize, migrations: readonly Migration[], say: Say): Promise<void> {
+export async function migrate(
+  sequelize: Sequelize,
+  migrations: readonly Migration[],
+  say: Say,
+): Promise<void> {
   await new Umzug({
     migrations: migrations.map((migration) => ({
       name: migration.name,

@@ -1,4 +1,10 @@
-import type { CreationOptional, InferAttributes, InferCreationAttributes, Model, ModelStatic } from 'sequelize';
+import type {
+  CreationOptional,
+  InferAttributes,
+  InferCreationAttributes,
+  Model,
+  ModelStatic,
+} from 'sequelize';
 import { DataTypes } from 'sequelize';
 import type { Sequelize } from 'sequelize';
 

@@ -10,7 +10,11 @@ const dayOf = ({ at }: Backup): number => Math.floor(Date.parse(at) / DAY_MS);
 const weekOf = (backup: Backup): number => Math.floor((dayOf(backup) + 3) / 7);
 
 /** The newest backup of each of the last `most` days or weeks that have one. */
-function newestOfEach(backups: readonly Backup[], most: number, spanOf: (backup: Backup) => number): Backup[] {
+function newestOfEach(
+  backups: readonly Backup[],
+  most: number,
+  spanOf: (backup: Backup) => number,
+): Backup[] {
   const spans = new Map<number, Backup>();
   for (const backup of backups) if (!spans.has(spanOf(backup))) spans.set(spanOf(backup), backup);
   return [...spans.values()].slice(0, most);

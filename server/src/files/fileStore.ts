@@ -22,7 +22,10 @@ export type Kept =
 class TooLarge extends Error {}
 
 /** Passes bytes on, sums them up, and stops when there are too many. */
-function measured(mostBytes: number): { readonly pass: Transform; readonly sum: () => Omit<KeptFile, 'mediaType'> } {
+function measured(mostBytes: number): {
+  readonly pass: Transform;
+  readonly sum: () => Omit<KeptFile, 'mediaType'>;
+} {
   const hash = createHash('sha256');
   let bytes = 0;
   const pass = new Transform({
@@ -101,7 +104,9 @@ export class FileStore {
   async sweep(nowMs: number): Promise<number> {
     const { files, fileUses } = this.database.models;
     const gone = await this.database.write(async (transaction) => {
-      const used = new Set((await fileUses.findAll({ attributes: ['hash'], transaction })).map(({ hash }) => hash));
+      const used = new Set(
+        (await fileUses.findAll({ attributes: ['hash'], transaction })).map(({ hash }) => hash),
+      );
       const unused = (await files.findAll({ attributes: ['hash'], transaction }))
         .map(({ hash }) => hash)
         .filter((hash) => !used.has(hash));

@@ -39,7 +39,12 @@ export class HistoryStore {
   }
 
   /** A page of lines before a revision, newest first, without the edits. */
-  async page(studioId: string, before: number, most: number, author: string): Promise<readonly HistoryLine[]> {
+  async page(
+    studioId: string,
+    before: number,
+    most: number,
+    author: string,
+  ): Promise<readonly HistoryLine[]> {
     const { entries, tablets } = this.database.models;
     const rows = await entries.findAll({
       where: { studioId, revision: { [Op.lt]: before } },
@@ -74,6 +79,8 @@ export class HistoryStore {
         where: { studioId, author, stack },
         attributes: ['revision', 'label'],
         order: [['revision', 'DESC']],
+        // Said, since the library leaves it out where a part of the key is asked for.
+        limit: 1,
       });
     const [done, undone] = await Promise.all([last('done'), last('undone')]);
     return {

@@ -5,8 +5,7 @@ import { readShape } from '@ft/core/formats/readShape';
 import { problemLine } from '@ft/core/session/problemWording';
 
 export type ReadRequest<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly problems: readonly string[] };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly string[] };
 
 /** The body of a request by its schema, or what does not fit in words. Neither depth nor size can make it overflow. */
 export function readRequestText<S extends z.ZodType>(text: string, schema: S): ReadRequest<z.infer<S>> {

@@ -1,5 +1,5 @@
 import { ApiFailure } from '../http/refusal';
-import type { Budget } from './jobPool';
+import type { Budget } from './budget';
 
 export type JobFailureCode = 'too-long' | 'too-much-memory' | 'cancelled' | 'too-many';
 

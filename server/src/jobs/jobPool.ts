@@ -1,16 +1,9 @@
 import { MessageChannel } from 'node:worker_threads';
 import { Piscina } from 'piscina';
+import type { Budget } from './budget';
 import { JobFailure } from './jobFailure';
 import type { JobProgress } from './jobProgress';
 import type { TaskInput, TaskName, TaskOutput } from './tasks';
-
-/** What one job may cost. */
-export interface Budget {
-  /** Time it may run, ms; waiting for its turn does not count. */
-  readonly timeMs: number;
-  /** Memory of its thread, MB. */
-  readonly memoryMb: number;
-}
 
 export interface PoolOptions {
   /** The built worker program. */

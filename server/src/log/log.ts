@@ -23,7 +23,7 @@ export const NO_LOG: Log = {
 
 interface Coded {
   readonly name?: string;
-  readonly code?: unknown;
+  readonly code?: string | number;
   readonly stack?: string;
   readonly parent?: Coded;
 }

@@ -1,19 +1,8 @@
 import { idFromName } from '@ft/core/rig/ids';
-import type { Tablet } from '@ft/contract/sharing';
-import type { StoredEntry } from '../history/storedEntry';
 import type { TabletStore } from '../network/tabletStore';
-import type { Documents } from './documents';
 import type { StudioKeeper } from './studioKeeper';
 import type { StudioStore } from './studioStore';
-
-/** A studio with its history, from a backup or an archive. */
-export interface WholeStudio {
-  readonly documents: Documents;
-  /** All lines, oldest first. */
-  readonly entries: readonly StoredEntry[];
-  /** The tablets its history refers to. */
-  readonly tablets: readonly Pick<Tablet, 'id' | 'name' | 'pairedAt'>[];
-}
+import type { WholeStudio } from './wholeStudio';
 
 interface Parts {
   readonly store: StudioStore;

@@ -24,6 +24,11 @@ export interface Standing {
   readonly revision: number;
 }
 
+/** A studio as it is read, and where it stands. */
+export interface StudioAt extends Standing {
+  readonly studio: Studio;
+}
+
 /** What a change writes: only the documents that it changed. */
 export interface StudioWrite {
   readonly name: string;

@@ -1,4 +1,4 @@
-import type { StudioAt } from './studioKeeper';
+import type { StudioAt } from './documents';
 
 /** This many studios are kept read: who works in one does not wait for it to be read again. */
 const MOST_KEPT = 12;

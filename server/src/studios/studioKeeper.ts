@@ -3,14 +3,13 @@ import type { Change } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import type { Making } from '@ft/core/edits/ledger';
 import type { Refusal } from '@ft/core/edits/refusal';
-import type { Studio } from '@ft/core/session/studioSchema';
 import type { HistoryStore } from '../history/historyStore';
 import type { StoredEntry } from '../history/storedEntry';
 import type { AcceptOutput } from '../jobs/acceptTask';
 import type { JobPool } from '../jobs/jobPool';
 import type { Order } from './acceptance';
 import { acceptOrder } from './acceptance';
-import type { Standing } from './documents';
+import type { StudioAt } from './documents';
 import { LARGE_TEXT, sizeOf, studioOf } from './documents';
 import { LatestStudios } from './latestStudios';
 import type { StoredStudio, StudioStore } from './studioStore';
@@ -29,11 +28,6 @@ export interface Maker {
   readonly author: string;
   readonly tablet?: string;
   readonly ticksOnly: boolean;
-}
-
-/** A studio as it is read, and where it stands. */
-export interface StudioAt extends Standing {
-  readonly studio: Studio;
 }
 
 export interface Listener {
@@ -97,7 +91,10 @@ export class StudioKeeper {
   /** Removes a studio, and tells its windows. */
   async remove(studioId: string): Promise<boolean> {
     const isRemoved = await this.exclusively(studioId, () => this.parts.store.remove(studioId));
-    if (isRemoved) this.tell((listener) => listener.gone(studioId));
+    if (isRemoved)
+      this.tell((listener) => {
+        listener.gone(studioId);
+      });
     return isRemoved;
   }
 
@@ -240,7 +237,10 @@ export class StudioKeeper {
 
   private async told(studioId: string, entry: StoredEntry): Promise<Answer> {
     const answer = await this.stored(studioId, entry);
-    if (answer.ok) this.tell((listener) => listener.entry(studioId, entry, answer.undo));
+    if (answer.ok)
+      this.tell((listener) => {
+        listener.entry(studioId, entry, answer.undo);
+      });
     return answer;
   }
 
@@ -250,9 +250,7 @@ export class StudioKeeper {
 
   private parsed({ documents, revision, incarnation }: StoredStudio): Promise<StudioAt> | StudioAt {
     if (sizeOf(documents) <= LARGE_TEXT) return { studio: studioOf(documents), revision, incarnation };
-    return this.parts.pool
-      .run('readStudio', documents)
-      .then((studio) => ({ studio, revision, incarnation }));
+    return this.parts.pool.run('readStudio', documents).then((studio) => ({ studio, revision, incarnation }));
   }
 
   private tell(what: (listener: Listener) => void): void {

@@ -7,7 +7,10 @@ const ID = 'lower(hex(randomblob(16)))';
 async function tellApart(context: MigrationContext): Promise<void> {
   const { tables, transaction } = context;
   const taken = new Set<string>();
-  for (const { id, name = '' } of await rowsOf(context, 'SELECT id, name FROM tablets ORDER BY pairedAt, id')) {
+  for (const { id, name = '' } of await rowsOf(
+    context,
+    'SELECT id, name FROM tablets ORDER BY pairedAt, id',
+  )) {
     let own = name;
     for (let n = 2; taken.has(own); n++) own = `${name} ${String(n)}`;
     taken.add(own);

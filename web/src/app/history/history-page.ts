@@ -90,11 +90,13 @@ export class HistoryPage {
   private readonly past = signal<readonly HistoryLine[]>([]);
   private readonly pastMore = signal<boolean | undefined>(undefined);
   private readonly newest = toSignal(
-    this.store.select(studioFeature.selectHistoryPlace).pipe(
-      switchMap(({ studioId }) =>
-        studioId === null ? EMPTY : this.api.history(studioId, authorId()).pipe(catchError(() => EMPTY)),
+    this.store
+      .select(studioFeature.selectHistoryPlace)
+      .pipe(
+        switchMap(({ studioId }) =>
+          studioId === null ? EMPTY : this.api.history(studioId, authorId()).pipe(catchError(() => EMPTY)),
+        ),
       ),
-    ),
   );
   protected readonly entries = computed(() => {
     const page = this.newest();

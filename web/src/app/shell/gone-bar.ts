@@ -44,8 +44,7 @@ const count = (n: number): string => (n === 1 ? 'one change' : `${String(n)} cha
         <span class="warning" aria-hidden="true">◆</span>
         <span class="text">
           {{ waiting(strays().length) }} kept in this browser
-          {{ strays().length === 1 ? 'was' : 'were' }} made in an earlier studio of this name:
-          {{ labels() }}.
+          {{ strays().length === 1 ? 'was' : 'were' }} made in an earlier studio of this name: {{ labels() }}.
         </span>
         <button type="button" class="main" (click)="take()">Make them here</button>
         <button type="button" (click)="drop()">Give them up</button>

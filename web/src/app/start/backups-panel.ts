@@ -60,7 +60,8 @@ const KINDS: Readonly<Record<Backup['kind'], string>> = {
                       <li>
                         <strong>{{ studio.name }}</strong>
                         <span class="quiet num"
-                          >revision {{ studio.revision }} · {{ studio.changedAt | date: 'yyyy-MM-dd HH:mm' }}</span
+                          >revision {{ studio.revision }} ·
+                          {{ studio.changedAt | date: 'yyyy-MM-dd HH:mm' }}</span
                         >
                         <button
                           type="button"

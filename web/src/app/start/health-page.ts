@@ -40,8 +40,8 @@ const LITTLE_ROOM = 500_000_000;
               <tr>
                 <th scope="row">Data</th>
                 <td>
-                  <span class="num">{{ size(it.dataBytes) }}</span
-                  >, {{ it.studios }} {{ it.studios === 1 ? 'studio' : 'studios' }}
+                  <span class="num">{{ size(it.dataBytes) }}</span>, {{ it.studios }}
+                  {{ it.studios === 1 ? 'studio' : 'studios' }}
                 </td>
               </tr>
               <tr>
@@ -52,9 +52,7 @@ const LITTLE_ROOM = 500_000_000;
                   } @else {
                     <span class="num">{{ size(it.freeBytes) }}</span>
                     @if (it.freeBytes < little) {
-                      <span class="warning">
-                        ◆ little: free some space before changes cannot be stored
-                      </span>
+                      <span class="warning"> ◆ little: free some space before changes cannot be stored </span>
                     }
                   }
                 </td>
@@ -91,16 +89,17 @@ const LITTLE_ROOM = 500_000_000;
                 <tr>
                   <th scope="row">Set aside</th>
                   <td>
-                    <span class="error">▲</span> a damaged data file, on {{ note.at | date: 'yyyy-MM-dd HH:mm' }},
-                    in <span class="num path">{{ note.folder }}</span>
+                    <span class="error">▲</span> a damaged data file, on
+                    {{ note.at | date: 'yyyy-MM-dd HH:mm' }}, in
+                    <span class="num path">{{ note.folder }}</span>
                   </td>
                 </tr>
               }
             </tbody>
           </table>
           <p class="quiet">
-            The log for whoever helps is in the folder <span class="num">log</span> of the data folder. It holds
-            no names and no contents of studios.
+            The log for whoever helps is in the folder <span class="num">log</span> of the data folder. It
+            holds no names and no contents of studios.
           </p>
         }
       } @else {

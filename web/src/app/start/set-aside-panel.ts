@@ -14,14 +14,12 @@ import { Api, apiErrorOf } from '../state/api.service';
         <p>
           <span class="error">▲</span> <strong>The data file was damaged</strong> when the program started on
           {{ it.at | date: 'yyyy-MM-dd HH:mm' }}. It was set aside, whole, in
-          <span class="num">{{ it.folder }}</span
-          >; a new one was begun.
+          <span class="num">{{ it.folder }}</span>; a new one was begun.
         </p>
         @if (it.backup; as backup) {
           <p>
             The newest backup that is whole is of
-            <strong class="num">{{ backup.at | date: 'yyyy-MM-dd HH:mm' }}</strong
-            >.
+            <strong class="num">{{ backup.at | date: 'yyyy-MM-dd HH:mm' }}</strong>.
             @if (it.lost === null) {
               What was changed after it cannot be told from the damaged file.
             } @else if (it.lost.length === 0) {

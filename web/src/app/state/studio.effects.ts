@@ -174,13 +174,13 @@ export const sendPending = createEffect(
             : concat(of(StudioActions.keptWaiting({ reason: message })), again);
         }),
       );
-    const next = createSelector(
+    const selectNext = createSelector(
       studioFeature.selectRef,
       studioFeature.selectPending,
       studioFeature.selectGone,
       (ref, pending, gone) => ({ ref: gone === null ? ref : null, change: pending[0] }),
     );
-    return store.select(next).pipe(
+    return store.select(selectNext).pipe(
       distinctUntilChanged((a, b) => a.ref === b.ref && a.change?.id === b.change?.id),
       switchMap(({ ref, change }) =>
         ref === null || change === undefined

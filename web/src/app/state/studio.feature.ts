@@ -143,7 +143,11 @@ export const studioFeature = createFeature({
     on(StudioActions.refused, (state, { changeId, label, message }): StudioState => {
       const replica = state.replica === null ? null : withdraw(state.replica, changeId);
       const drafts = answered(state.drafts, changeId);
-      return noticed({ ...state, replica, drafts, keptBecause: null }, 'trouble', `Not done: ${label}. ${message}`);
+      return noticed(
+        { ...state, replica, drafts, keptBecause: null },
+        'trouble',
+        `Not done: ${label}. ${message}`,
+      );
     }),
     on(StudioActions.undoState, (state, { state: undoState }): StudioState => ({ ...state, undoState })),
     on(StudioActions.keptWaiting, (state, { reason }): StudioState => ({ ...state, keptBecause: reason })),
@@ -152,7 +156,10 @@ export const studioFeature = createFeature({
       gone: because === 'behind' ? state.gone : because,
       outOfStep: state.outOfStep || because === 'behind',
     })),
-    on(StudioActions.takeStrays, StudioActions.dropStrays, (state): StudioState => ({ ...state, strays: [] })),
+    on(StudioActions.takeStrays, StudioActions.dropStrays, (state): StudioState => ({
+      ...state,
+      strays: [],
+    })),
     on(StudioActions.connection, (state, { live }): StudioState => ({ ...state, live })),
     on(StudioActions.presence, (state, { windows }): StudioState => ({ ...state, windows })),
     on(StudioActions.notice, (state, { tone, text }): StudioState => noticed(state, tone, text)),
@@ -165,7 +172,8 @@ export const studioFeature = createFeature({
     const selectRef = createSelector(
       selectStudioId,
       selectIncarnation,
-      (id, incarnation): StudioRef | null => (id === null || incarnation === null ? null : { id, incarnation }),
+      (id, incarnation): StudioRef | null =>
+        id === null || incarnation === null ? null : { id, incarnation },
     );
     const selectStudio = createSelector(selectReplica, (replica) => replica?.studio ?? null);
     return {
