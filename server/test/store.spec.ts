@@ -149,9 +149,11 @@ describe('what undo and redo would take next', () => {
 
   it('is asked for as the one row it is', async () => {
     const asked: string[] = [];
-    database.sequelize.options.logging = (sql) => asked.push(sql);
-    await history.undoState(demo.id, 'ada');
-    database.sequelize.options.logging = false;
+    const heard = await openDatabase(file, { logging: (sql) => asked.push(sql) });
+    asked.length = 0;
+    await storesOf(heard).history.undoState(demo.id, 'ada');
+    await heard.close();
+    asked.splice(2);
     expect(asked).toHaveLength(2);
     for (const sql of asked) expect(sql).toMatch(/LIMIT 1;$/);
   });

@@ -10,7 +10,7 @@ export type Say = (line: string) => void;
 /** The data was written by a version of the program that this one does not know. */
 export class NewerData extends Error {
   constructor(readonly migration: string) {
-    super(`unknown migration ${migration}`);
+    super(`the data has a migration that is not known here: ${migration}`);
   }
 }
 

@@ -2,7 +2,7 @@ import { parse, serialize } from 'cookie';
 import type { Request, RequestHandler, Response } from 'express';
 import type { Tablet } from '@ft/contract/sharing';
 import { ApiFailure } from '../http/refusal';
-import type { Maker } from '../studios/studioKeeper';
+import type { Maker } from '../studios/keeping';
 import type { TabletStore } from './tabletStore';
 
 /** The name is of the first version, when tablets were called devices: those that are paired stay paired. */

@@ -1,8 +1,6 @@
-import type { UndoState } from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import type { Making } from '@ft/core/edits/ledger';
-import type { Refusal } from '@ft/core/edits/refusal';
 import type { HistoryStore } from '../history/historyStore';
 import type { StoredEntry } from '../history/storedEntry';
 import type { AcceptOutput } from '../jobs/acceptTask';
@@ -11,31 +9,11 @@ import type { Order } from './acceptance';
 import { acceptOrder } from './acceptance';
 import type { StudioAt } from './documents';
 import { LARGE_TEXT, sizeOf, studioOf } from './documents';
+import type { Answer, Listener, Maker } from './keeping';
 import { LatestStudios } from './latestStudios';
 import type { StoredStudio, StudioStore } from './studioStore';
 import { StaleWrite } from './studioStore';
 import { Turns } from './turns';
-
-export type Answer =
-  | { readonly ok: true; readonly entry: StoredEntry; readonly undo: UndoState }
-  | { readonly ok: false; readonly refusal: Refusal }
-  | { readonly ok: false; readonly forbidden: 'may-only-tick' }
-  | { readonly ok: false; readonly missing: 'studio' | 'nothing-to-undo' | 'nothing-to-redo' }
-  | { readonly ok: false; readonly clash: 'replaced' | 'change-id-taken' };
-
-/** Who makes a change: known by the server where it is a paired tablet, and what they may do. */
-export interface Maker {
-  readonly author: string;
-  readonly tablet?: string;
-  readonly ticksOnly: boolean;
-}
-
-export interface Listener {
-  /** A line was stored. `undo` is what its author could take back next. */
-  entry(studioId: string, entry: StoredEntry, undo: UndoState): void;
-  /** A studio is gone, or another one has its id. */
-  gone(studioId: string): void;
-}
 
 /** More edits than this in one change are applied beside the server. */
 const MANY_EDITS = 500;

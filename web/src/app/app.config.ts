@@ -10,8 +10,10 @@ import * as draftEffects from './state/draft.effects';
 import { draftFeature } from './state/draft.feature';
 import * as planEffects from './state/plan.effects';
 import { planFeature } from './state/plan.feature';
+import * as sendingEffects from './state/sending.effects';
 import * as studioEffects from './state/studio.effects';
 import { studioFeature } from './state/studio.feature';
+import * as undoEffects from './state/undo.effects';
 
 export const appConfig: ApplicationConfig = {
   providers: [
@@ -27,6 +29,6 @@ export const appConfig: ApplicationConfig = {
       [planFeature.name]: planFeature.reducer,
       [draftFeature.name]: draftFeature.reducer,
     }),
-    provideEffects(studioEffects, planEffects, draftEffects),
+    provideEffects(studioEffects, sendingEffects, undoEffects, planEffects, draftEffects),
   ],
 };
