@@ -41,7 +41,7 @@ export class ServerProcess {
 
   async end(signal: 'SIGKILL' | 'SIGTERM'): Promise<void> {
     const { child } = this;
-    if (child === undefined || child.exitCode !== null) return;
+    if (child?.exitCode !== null) return;
     const gone = new Promise((resolve) => child.once('exit', resolve));
     child.kill(signal);
     await gone;
@@ -49,7 +49,8 @@ export class ServerProcess {
 
   /** Whether it ended by itself, which it never should. */
   get crashed(): boolean {
-    return (this.child?.exitCode ?? null) !== null;
+    const code = this.child?.exitCode;
+    return code !== undefined && code !== null;
   }
 
   /** Memory it holds, MB. */

@@ -84,6 +84,8 @@ function assemble(
 ): Express {
   const app = express();
   app.disable('x-powered-by');
+  // Nothing of the API is kept, so nothing is asked for by its tag.
+  app.disable('etag');
   app.use(requestLog(log), securityHeaders, guard, giveToken(token), compression({ filter: compressible }));
   app.use('/api', noStore);
   app.get('/api/health', (_request, response) => {

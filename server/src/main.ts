@@ -48,7 +48,10 @@ function stopOnSignals(program: Program, server: Server): void {
     await program.stop();
     process.exit(0);
   };
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.on(signal, () => void stop());
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.on(signal, () => {
+      stop().catch(() => process.exit(1));
+    });
 }
 
 async function resumeSharing({ sharing }: Program, port: number): Promise<void> {

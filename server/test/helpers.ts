@@ -48,9 +48,16 @@ const BASE = existsSync('/dev/shm') ? '/dev/shm' : tmpdir();
 
 export const emptyFolder = (): string => mkdtempSync(join(BASE, 'ft-test-'));
 
+/** A bound for what never comes, not for what is slow, ms. */
+const PATIENCE_MS = 150_000;
+
 /** Waits until something has come about. */
 export async function until(condition: () => boolean | Promise<boolean>): Promise<void> {
-  while (!(await condition())) await new Promise((resolve) => setTimeout(resolve, 5));
+  const end = Date.now() + PATIENCE_MS;
+  while (!(await condition())) {
+    if (Date.now() > end) throw new Error('what the test waits for did not come about');
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
 }
 
 export interface Start {

@@ -5,6 +5,7 @@ import { readWiresCsv } from '@ft/core/formats/csv/wiresCsv';
 import type { EditJson } from '@ft/core/edits/editKind';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { TestProgram } from './helpers';
+import { studioAtSchema } from '@ft/contract/api';
 import { DEMO, startProgram } from './helpers';
 
 let program: TestProgram;
@@ -33,7 +34,7 @@ async function change(
 
 async function stored(): Promise<Studio> {
   const { body } = await program.api.get(DEMO).expect(200);
-  return (body as { studio: Studio }).studio;
+  return studioAtSchema.parse(body).studio;
 }
 
 describe('a rig on the server', () => {

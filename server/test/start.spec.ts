@@ -239,6 +239,45 @@ describe('a full disk', () => {
   });
 });
 
+describe('a disk that fills up later', () => {
+  it('keeps nobody from looking; changes are refused for the moment, and go on when there is room', async () => {
+    const disk = smallDisk(8192);
+    if (disk === undefined) return;
+    try {
+      const program = await run(disk, ['--demo']);
+      await isUp(program);
+      try {
+        writeFileSync(join(disk, 'ballast'), Buffer.alloc(16_000_000));
+      } catch {
+        // Full, to the last block.
+      }
+      expect((await fetch(`${program.base}/api/studios/saltglass-rooms`)).status).toBe(200);
+      const token = await tokenOf(program.base);
+      const answers: { code?: string; message?: string }[] = [];
+      // A few changes fit into what the write-ahead log has reserved.
+      let was = 'Imke Tarrow';
+      await until(async () => {
+        const value = `${was.slice(0, 10)}x${String(answers.length)}`;
+        const answer = await post(program.base, CHANGES, performerChange(value, was), token);
+        answers.push((await answer.json()) as object);
+        if (answer.ok) was = value;
+        return answer.status === 507 || answers.length > 2000;
+      });
+      expect(answers.at(-1)).toMatchObject({ code: 'disk-full' });
+      expect(answers.at(-1)!.message).toContain('what you did is kept in the window');
+      rmSync(join(disk, 'ballast'));
+      const again = await post(program.base, CHANGES, performerChange('Bo', was), token);
+      expect(again.status).toBe(200);
+      program.child.kill('SIGTERM');
+      expect(await program.ended).toMatchObject({ code: 0, err: '' });
+    } finally {
+      for (const child of started) child.kill('SIGKILL');
+      await until(() => started.every(({ exitCode, signalCode }) => (exitCode ?? signalCode) !== null));
+      execFileSync('umount', [disk]);
+    }
+  });
+});
+
 describe('what keeps the program from starting', () => {
   it.each([
     ['ENOSPC', /is full/],

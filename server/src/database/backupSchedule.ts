@@ -21,7 +21,9 @@ export class BackupSchedule {
 
   start(): void {
     const look = (): void => {
-      void this.makeDaily();
+      this.makeDaily().catch((error: unknown) => {
+        this.log.trouble('backups cannot be looked at', error);
+      });
     };
     look();
     this.timer = setInterval(look, LOOK_EVERY_MS).unref();

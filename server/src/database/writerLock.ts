@@ -27,6 +27,15 @@ function writerOf(folder: string): Writer | undefined {
   }
 }
 
+/** Who has it is only for the message: a full disk must not keep anybody from looking at what is there. */
+function writeNameplate(folder: string, writer: Writer): void {
+  try {
+    writeFileSync(nameplate(folder), JSON.stringify(writer));
+  } catch {
+    rmSync(nameplate(folder), { force: true });
+  }
+}
+
 /**
  * Makes this process the only one that writes to a folder. The lock is the operating system's, held on a small
  * file of its own, so that it goes with the process however that ends.
@@ -41,7 +50,7 @@ export async function lockFolder(folder: string, writer: Writer): Promise<() => 
     if (diskTroubleOf(error) === 'disk-busy') throw new FolderTaken(writerOf(folder));
     throw error;
   }
-  writeFileSync(nameplate(folder), JSON.stringify(writer));
+  writeNameplate(folder, writer);
   return async () => {
     rmSync(nameplate(folder), { force: true });
     await lock.all('ROLLBACK');

@@ -5,6 +5,7 @@ import { dirname, join } from 'node:path';
 import type { Readable } from 'node:stream';
 import { Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import type { Transaction } from 'sequelize';
 import type { Database } from '../database/openDatabase';
 
 /** A file that is kept: what is in it is its name. */
@@ -102,20 +103,26 @@ export class FileStore {
 
   /** Sweeps out what no studio uses, and what was begun long ago and never finished. @returns how many went. */
   async sweep(nowMs: number): Promise<number> {
-    const { files, fileUses } = this.database.models;
-    const gone = await this.database.write(async (transaction) => {
-      const used = new Set(
-        (await fileUses.findAll({ attributes: ['hash'], transaction })).map(({ hash }) => hash),
-      );
-      const unused = (await files.findAll({ attributes: ['hash'], transaction }))
-        .map(({ hash }) => hash)
-        .filter((hash) => !used.has(hash));
-      await files.destroy({ where: { hash: unused }, transaction });
-      return unused;
-    });
+    // Looked for first: most times there is nothing, and a full disk must not keep the program from starting.
+    const gone = (await this.unused()).length === 0 ? [] : await this.forgetUnused();
     for (const hash of gone) await rm(this.pathOf(hash), { force: true });
     await this.sweepHalves(nowMs);
     return gone.length;
+  }
+
+  private async unused(transaction?: Transaction): Promise<readonly string[]> {
+    const { files, fileUses } = this.database.models;
+    const asked = { attributes: ['hash'], ...(transaction && { transaction }) };
+    const used = new Set((await fileUses.findAll(asked)).map(({ hash }) => hash));
+    return (await files.findAll(asked)).map(({ hash }) => hash).filter((hash) => !used.has(hash));
+  }
+
+  private forgetUnused(): Promise<readonly string[]> {
+    return this.database.write(async (transaction) => {
+      const unused = await this.unused(transaction);
+      await this.database.models.files.destroy({ where: { hash: [...unused] }, transaction });
+      return unused;
+    });
   }
 
   private async sweepHalves(nowMs: number): Promise<void> {

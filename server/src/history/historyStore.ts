@@ -1,7 +1,8 @@
 import type { Transaction } from 'sequelize';
 import { Op } from 'sequelize';
 import type { HistoryLine, UndoState } from '@ft/contract/api';
-import type { EntryRow } from '../database/models';
+import { undoStacks } from '@ft/core/edits/undoStack';
+import type { EntryRow, StackMark } from '../database/models';
 import type { Database } from '../database/openDatabase';
 import type { StoredEntry } from './storedEntry';
 
@@ -21,6 +22,9 @@ const entryOf = (row: EntryRow): StoredEntry => ({
 
 /** "Undo: Gain 40" and "Redo: Gain 40" are about "Gain 40". */
 const bare = (label: string): string => label.replace(/^(Undo|Redo): /, '');
+
+/** Lines written at once. */
+const AT_ONCE = 500;
 
 const LINE = ['revision', 'changeId', 'label', 'author', 'at', 'undoes', 'redoes', 'tablet', 'editCount'];
 
@@ -87,6 +91,22 @@ export class HistoryStore {
       ...(done !== null && { undo: { revision: done.revision, label: bare(done.label) } }),
       ...(undone !== null && { redo: { revision: undone.revision, label: bare(undone.label) } }),
     };
+  }
+
+  /** Writes a whole history of a studio that has none yet, with the marks it leads to. */
+  async fill(studioId: string, lines: readonly StoredEntry[], transaction: Transaction): Promise<void> {
+    const marks = new Map<number, StackMark>();
+    for (const author of new Set(lines.map((line) => line.author))) {
+      const { done, undone } = undoStacks(lines, author);
+      for (const revision of done) marks.set(revision, 'done');
+      for (const revision of undone) marks.set(revision, 'undone');
+    }
+    const rows = lines.map(({ change, undoes = null, redoes = null, tablet = null, ...line }) => ({
+      ...{ ...line, studioId, changeId: change, undoes, redoes, tablet },
+      stack: marks.get(line.revision) ?? null,
+    }));
+    for (let at = 0; at < rows.length; at += AT_ONCE)
+      await this.database.models.entries.bulkCreate(rows.slice(at, at + AT_ONCE), { transaction });
   }
 
   /** Appends a line and moves the marks: the author's stacks are then what the whole history would say. */

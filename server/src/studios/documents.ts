@@ -24,6 +24,11 @@ export interface Standing {
   readonly revision: number;
 }
 
+/** The documents of a studio, and where it stands. */
+export interface StoredStudio extends Standing {
+  readonly documents: Documents;
+}
+
 /** A studio as it is read, and where it stands. */
 export interface StudioAt extends Standing {
   readonly studio: Studio;
@@ -67,6 +72,17 @@ export const studioOf = ({ id, name, rig, floor, sessions }: Documents): Studio 
 
 export const sizeOf = ({ rig, floor, sessions }: Documents): number =>
   sessions.reduce((sum, { document }) => sum + document.length, rig.length + floor.length);
+
+/**
+ * A studio and where it stands as JSON (`studioAtSchema`), put together from its documents unread: what is left
+ * out by an older version is filled in where it is parsed.
+ */
+export function studioAtJson({ documents, revision, incarnation }: StoredStudio): string {
+  const { id, name, rig, floor, sessions } = documents;
+  const parts = sessions.map(({ document }) => document).join(',');
+  const head = JSON.stringify({ id, name }).slice(0, -1);
+  return `{"revision":${String(revision)},"incarnation":${JSON.stringify(incarnation)},"studio":${head},"rig":${rig},"floor":${floor},"sessions":[${parts}]}}`;
+}
 
 /** What has to be written so that `before` becomes `after`. Parts that did not change are the same objects. */
 export const writeBetween = (before: Studio, after: Studio): StudioWrite => ({

@@ -1,17 +1,18 @@
 import type { Change } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import type { Making } from '@ft/core/edits/ledger';
+import { trustRig } from '@ft/core/session/integrity';
 import type { HistoryStore } from '../history/historyStore';
 import type { StoredEntry } from '../history/storedEntry';
 import type { AcceptOutput } from '../jobs/acceptTask';
 import type { JobPool } from '../jobs/jobPool';
 import type { Order } from './acceptance';
 import { acceptOrder } from './acceptance';
-import type { StudioAt } from './documents';
+import type { StoredStudio, StudioAt } from './documents';
 import { LARGE_TEXT, sizeOf, studioOf } from './documents';
 import type { Answer, Listener, Maker } from './keeping';
 import { LatestStudios } from './latestStudios';
-import type { StoredStudio, StudioStore } from './studioStore';
+import type { StudioStore } from './studioStore';
 import { StaleWrite } from './studioStore';
 import { Turns } from './turns';
 
@@ -51,6 +52,7 @@ export class StudioKeeper {
     const stored = await this.parts.store.read(studioId);
     if (stored === undefined) return undefined;
     const at = await this.parsed(stored);
+    trustRig(at.studio.rig);
     this.latest.put(studioId, at, mark);
     return at;
   }

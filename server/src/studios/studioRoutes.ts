@@ -1,13 +1,12 @@
 import { Router } from 'express';
 import { beginStudioSchema } from '@ft/contract/api';
-import type { StudioAt as StudioAtMessage } from '@ft/contract/api';
 import { ApiFailure, notFound } from '../http/refusal';
 import { bodyOf, textBody, textOf } from '../http/jsonBody';
 import type { ReadDocuments } from '../jobs/readBundleTask';
 import { wantedBy } from '../jobs/jobRoutes';
 import type { Jobs } from '../jobs/jobs';
 import type { Documents } from './documents';
-import { documentsOf } from './documents';
+import { documentsOf, studioAtJson } from './documents';
 import type { Intake } from './intake';
 import { newStudio } from './newStudio';
 import type { StudioKeeper } from './studioKeeper';
@@ -68,9 +67,9 @@ export function studioRoutes({ store, keeper, intake, jobs, demo }: Parts): Rout
     response.status(201).json({ id });
   });
   router.get('/studios/:id', async (request, response) => {
-    const found = await keeper.read(request.params.id);
-    if (found === undefined) throw notFound('studio');
-    response.json(found satisfies StudioAtMessage);
+    const stored = await store.read(request.params.id);
+    if (stored === undefined) throw notFound('studio');
+    response.type('json').send(studioAtJson(stored));
   });
   router.get('/studios/:id/bundle', async (request, response) => {
     const { id } = request.params;

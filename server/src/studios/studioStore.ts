@@ -5,12 +5,7 @@ import type { StudioSummary } from '@ft/contract/api';
 import type { Database } from '../database/openDatabase';
 import type { HistoryStore } from '../history/historyStore';
 import type { StoredEntry } from '../history/storedEntry';
-import type { Documents, SessionDocument, Standing, StudioWrite } from './documents';
-
-/** The documents of a studio, and where it stands. */
-export interface StoredStudio extends Standing {
-  readonly documents: Documents;
-}
+import type { Documents, SessionDocument, Standing, StoredStudio, StudioWrite } from './documents';
 
 /** A write that was worked out from a studio that is no longer what is stored. Nothing was written. */
 export class StaleWrite extends Error {}
@@ -73,7 +68,7 @@ export class StudioStore {
       await this.database.models.studios.create(row, { transaction });
       await this.putSessions(id, sessions, transaction);
       await write(transaction);
-      for (const entry of entries) await this.history.append(id, entry, transaction);
+      await this.history.fill(id, entries, transaction);
     });
   }
 
