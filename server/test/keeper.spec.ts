@@ -65,6 +65,20 @@ describe('a studio in memory', () => {
   });
 });
 
+describe('a change that is stored', () => {
+  it('is told to everybody, whatever fails afterwards', async () => {
+    const told: number[] = [];
+    program.program.keeper.listen({
+      entry: (_id, { revision }) => told.push(revision),
+      gone: () => undefined,
+    });
+    jest.spyOn(HistoryStore.prototype, 'undoState').mockRejectedValueOnce(new Error('SQLITE_IOERR'));
+    const { body } = await change('Ada', 'Imke Tarrow').expect(200);
+    expect(body).not.toHaveProperty('undo');
+    expect(told).toEqual([1]);
+  });
+});
+
 describe('studios', () => {
   it('do not wait for each other', async () => {
     await program.api.post('/api/studios').send({ name: 'Glass Lane' }).expect(201);

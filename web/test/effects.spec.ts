@@ -1,3 +1,4 @@
+import type { EntryMessage } from '@ft/contract/api';
 import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import { draftFeature } from '../src/app/state/draft.feature';
 import { pauseMs } from '../src/app/state/pause';
@@ -186,6 +187,28 @@ describe('a studio that was removed and brought in again', () => {
     store.dispatch(rename('Ada', 'Imke Tarrow'));
     await until(() => store.selectSignal(studioFeature.selectGone)() === 'removed');
     expect(kept()).toHaveLength(1);
+  });
+});
+
+describe('a line of the history that stays away', () => {
+  it('leads to the studio being loaded anew', async () => {
+    const { api, store, open: enter } = bench();
+    await enter();
+    const ref = { id: 'saltglass-rooms', incarnation: 'first' };
+    const lines: EntryMessage[] = [];
+    for (const [value, was] of [
+      ['Ada', 'Imke Tarrow'],
+      ['Bo', 'Ada'],
+    ] as const) {
+      const { edits, label } = rename(value, was);
+      api.change(ref, 'booth', { id: `change-${value}-x`, label, edits: [...edits] }).subscribe((line) => {
+        lines.push(line);
+      });
+    }
+    // The first line was lost on the way.
+    store.dispatch(StudioActions.entryArrived({ entry: lines[1]! }));
+    await until(() => api.opened === 2, 'the studio loaded anew');
+    await until(() => store.selectSignal(studioFeature.selectRevision)() === 2);
   });
 });
 

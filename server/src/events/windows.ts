@@ -38,7 +38,7 @@ export class Windows {
   }
 
   /** A line of the history; whoever made it also hears what undo would take next. */
-  entry(studioId: string, entry: StoredEntry, undo: UndoState): void {
+  entry(studioId: string, entry: StoredEntry, undo?: UndoState): void {
     const [plain, own] = [entryJson(entry), entryJson(entry, undo)];
     for (const { stream, author } of [...(this.open.get(studioId) ?? [])])
       stream.entry(entry.revision, author === entry.author ? own : plain);

@@ -4,7 +4,7 @@ import type { StoredEntry } from '../history/storedEntry';
 
 /** What became of a change. */
 export type Answer =
-  | { readonly ok: true; readonly entry: StoredEntry; readonly undo: UndoState }
+  | { readonly ok: true; readonly entry: StoredEntry; readonly undo?: UndoState }
   | { readonly ok: false; readonly refusal: Refusal }
   | { readonly ok: false; readonly forbidden: 'may-only-tick' }
   | { readonly ok: false; readonly missing: 'studio' | 'nothing-to-undo' | 'nothing-to-redo' }
@@ -19,7 +19,7 @@ export interface Maker {
 
 export interface Listener {
   /** A line was stored. `undo` is what its author could take back next. */
-  entry(studioId: string, entry: StoredEntry, undo: UndoState): void;
+  entry(studioId: string, entry: StoredEntry, undo?: UndoState): void;
   /** A studio is gone, or another one has its id. */
   gone(studioId: string): void;
 }

@@ -215,17 +215,18 @@ export class StudioKeeper {
     return this.told(studioId, result.entry);
   }
 
+  /** Tells everybody. It is stored: whatever fails from here on fails for whoever it concerns alone. */
   private async told(studioId: string, entry: StoredEntry): Promise<Answer> {
     const answer = await this.stored(studioId, entry);
-    if (answer.ok)
-      this.tell((listener) => {
-        listener.entry(studioId, entry, answer.undo);
-      });
+    this.tell((listener) => {
+      listener.entry(studioId, entry, answer.undo);
+    });
     return answer;
   }
 
-  private async stored(studioId: string, entry: StoredEntry): Promise<Answer> {
-    return { ok: true, entry, undo: await this.parts.history.undoState(studioId, entry.author) };
+  private async stored(studioId: string, entry: StoredEntry): Promise<Extract<Answer, { ok: true }>> {
+    const undo = await this.parts.history.undoState(studioId, entry.author).catch(() => undefined);
+    return { ok: true, entry, ...(undo && { undo }) };
   }
 
   private parsed({ documents, revision, incarnation }: StoredStudio): Promise<StudioAt> | StudioAt {

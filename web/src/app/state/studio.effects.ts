@@ -81,6 +81,21 @@ export const reloadStudio = createEffect(
   { functional: true },
 );
 
+/** A line that is waited for comes within this time, or it never will, ms. */
+const GAP_MS = 5000;
+
+/** Loads the studio anew where a line of the history stays away although later ones have come. */
+export const mendGap = createEffect(
+  (store = inject(Store)) => {
+    return store.select(studioFeature.selectEarly).pipe(
+      map((early) => early.length > 0),
+      distinctUntilChanged(),
+      switchMap((hasGap) => (hasGap ? timer(GAP_MS).pipe(map(() => StudioActions.reload())) : EMPTY)),
+    );
+  },
+  { functional: true },
+);
+
 /** Listens to what other windows do, from when a studio is open until it is closed. */
 export const listen = createEffect(
   (actions$ = inject(Actions), store = inject(Store)) => {
