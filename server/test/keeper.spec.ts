@@ -65,6 +65,36 @@ describe('a studio in memory', () => {
   });
 });
 
+describe('what the disk did', () => {
+  it.each([
+    ['SQLITE_FULL', 'disk-full', /The disk is full.*Free some space/],
+    ['SQLITE_READONLY', 'disk-read-only', /cannot be written to.*Give this user the right/],
+    ['SQLITE_CORRUPT', 'disk-damaged', /is damaged.*sets the damaged file aside/],
+    ['SQLITE_NOTADB', 'disk-damaged', /is damaged/],
+    ['SQLITE_IOERR', 'disk-failed', /could not be read or written/],
+    ['SQLITE_BUSY', 'disk-busy', /Another program holds the data file/],
+  ])(
+    '%s is told as that, with what was kept and what to do, and is no refusal',
+    async (code, told, sentence) => {
+      const parent = Object.assign(new Error(code), { code });
+      const wrapped = Object.assign(new Error('the library wraps it'), { name: 'DatabaseError', parent });
+      jest.spyOn(StudioStore.prototype, 'append').mockRejectedValueOnce(wrapped);
+      const { body } = await change('Ada', 'Imke Tarrow').expect(507);
+      expect(body).toMatchObject({ code: told });
+      const { message } = body as { message: string };
+      expect(message).toMatch(sentence);
+      expect(message).toMatch(/you did is kept in the window/);
+    },
+  );
+
+  it('is not told as what we did: a fault of the program says that it is one', async () => {
+    jest.spyOn(StudioStore.prototype, 'append').mockRejectedValueOnce(new TypeError('x is not a function'));
+    const { body } = await change('Ada', 'Imke Tarrow').expect(500);
+    expect(body).toMatchObject({ code: 'internal' });
+    expect(JSON.stringify(body)).not.toContain('x is not a function');
+  });
+});
+
 describe('a change that is stored', () => {
   it('is told to everybody, whatever fails afterwards', async () => {
     const told: number[] = [];

@@ -78,7 +78,7 @@ export class FakeApi {
     return of(this.undoOf(author));
   }
 
-  history(_id: string, author: string): Observable<HistoryPage> {
+  history(_id: string, author: string, _before?: number): Observable<HistoryPage> {
     const entries = this.entries.map(({ edits, inverse: _inverse, author: by, ...entry }) => ({
       ...entry,
       editCount: edits.length,
