@@ -74,13 +74,22 @@ export async function setAside(
   return note;
 }
 
+/** A note, or undefined where there is none that can be read: the disk that damaged the data may damage it too. */
+function noteIn(file: string): SetAside | undefined {
+  try {
+    return setAsideSchema.parse(JSON.parse(readFileSync(file, 'utf8')));
+  } catch {
+    return undefined;
+  }
+}
+
 /** The last file set aside whose note nobody has put away, or null. */
 export function lastSetAside(folder: string): SetAside | null {
   const base = join(folder, FOLDER);
   const names = existsSync(base) ? readdirSync(base).sort().reverse() : [];
   for (const name of names) {
-    const note = join(base, name, NOTE);
-    if (existsSync(note)) return setAsideSchema.parse(JSON.parse(readFileSync(note, 'utf8')));
+    const note = noteIn(join(base, name, NOTE));
+    if (note !== undefined) return note;
   }
   return null;
 }
