@@ -15,6 +15,7 @@ import { LatestStudios } from './latestStudios';
 import type { StudioStore } from './studioStore';
 import { StaleWrite } from './studioStore';
 import { Turns } from './turns';
+import { warmRig } from './warmRig';
 
 /** More edits than this in one change are applied beside the server. */
 const MANY_EDITS = 500;
@@ -229,9 +230,11 @@ export class StudioKeeper {
     return { ok: true, entry, ...(undo && { undo }) };
   }
 
-  private parsed({ documents, revision, incarnation }: StoredStudio): Promise<StudioAt> | StudioAt {
+  private async parsed({ documents, revision, incarnation }: StoredStudio): Promise<StudioAt> {
     if (sizeOf(documents) <= LARGE_TEXT) return { studio: studioOf(documents), revision, incarnation };
-    return this.parts.pool.run('readStudio', documents).then((studio) => ({ studio, revision, incarnation }));
+    const studio = await this.parts.pool.run('readStudio', documents);
+    await warmRig(studio.rig);
+    return { studio, revision, incarnation };
   }
 
   private tell(what: (listener: Listener) => void): void {
