@@ -1,12 +1,17 @@
 import { problemSentence } from '../session/problemWording';
 import type { Refusal } from './refusal';
 
+/** So much of a value is told; the data of a device can be very long. */
+const MOST_SAID = 300;
+
+const cut = (text: string): string => (text.length > MOST_SAID ? `${text.slice(0, MOST_SAID)} …` : text);
+
 const shown = (value: unknown): string =>
   value === null || value === undefined || value === ''
     ? 'empty'
     : typeof value === 'string'
-      ? `“${value}”`
-      : JSON.stringify(value);
+      ? `“${cut(value)}”`
+      : cut(JSON.stringify(value));
 
 /** A refusal names the first few places; they usually have one cause. */
 const MOST_PROBLEMS = 3;

@@ -5,10 +5,20 @@ type Issue = z.core.$ZodIssue;
 
 const RANGES: Record<string, string> = { number: 'the number', string: 'the text', array: 'the list' };
 
+/** A file may have any number of fields, of any length: so many are named, and so much of each. */
+const MOST_NAMED = 5;
+const MOST_SAID = 60;
+
+function fieldNames(keys: readonly string[]): string {
+  const named = keys.slice(0, MOST_NAMED).map((key) => `“${key.slice(0, MOST_SAID)}”`);
+  const more = keys.length - named.length;
+  return `${named.join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+}
+
 function sentence(issue: Issue): string {
   switch (issue.code) {
     case 'unrecognized_keys':
-      return `There is no field ${issue.keys.map((key) => `“${key}”`).join(', ')} here. Take it out, or check its spelling`;
+      return `There is no field ${fieldNames(issue.keys)} here. Take it out, or check its spelling`;
     case 'invalid_type':
       return issue.input === undefined && issue.message.includes('undefined')
         ? `This field is missing; it needs ${article(issue.expected)}`

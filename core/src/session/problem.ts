@@ -52,8 +52,13 @@ export type ReferenceKind =
   | 'VCA'
   | 'DAW host';
 
+/** So much of a key is told: one in a file may be of any length. */
+const MOST_SAID = 80;
+
 /** A path as a reader writes it: `rig.devices[3].room`. */
 export function pathText(path: Path): string {
-  const text = path.map((step) => (typeof step === 'number' ? `[${step}]` : `.${step}`)).join('');
+  const text = path
+    .map((step) => (typeof step === 'number' ? `[${step}]` : `.${step.slice(0, MOST_SAID)}`))
+    .join('');
   return text.replace(/^\./, '');
 }

@@ -55,6 +55,20 @@ describe('reading by a schema', () => {
     expect(!reading.ok && problemLine(reading.problems.at(-1)!)).toMatch(/^And more of the kind/);
   });
 
+  it('repeats little of what it refuses, however much there is', () => {
+    const surplus = Object.fromEntries(
+      Array.from({ length: 50_000 }, (_, i) => [`field ${String(i)} ${'x'.repeat(200)}`, 0]),
+    );
+    const value = { ...(bundle() as object), ...surplus };
+    const reading = readShape(bundleSchema, value);
+    const said = reading.ok ? '' : reading.problems.map(problemLine).join(' ');
+    expect(said).toMatch(/There is no field “field 0 x+”, .* and 49995 more here/);
+    expect(said.length).toBeLessThan(600);
+    const record = z.strictObject({ settings: z.record(z.string().max(9), z.number()) });
+    const long = readShape(record, { settings: { ['k'.repeat(100_000)]: 'x' } });
+    expect(!long.ok && long.problems.map(problemLine).join(' ').length).toBeLessThan(600);
+  });
+
   it('looks at no item of a list that is too long', () => {
     let looked = 0;
     const counted = z.unknown().check((context) => {
