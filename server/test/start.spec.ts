@@ -214,7 +214,9 @@ function smallDisk(kB: number): string {
 
 function canMount(): boolean {
   try {
-    execFileSync('umount', [smallDisk(64)]);
+    const disk = smallDisk(64);
+    execFileSync('umount', [disk]);
+    rmSync(disk, { recursive: true });
     return true;
   } catch {
     return false;
@@ -236,6 +238,7 @@ describe('a full disk', () => {
       expect(err.trim().split('\n')).toHaveLength(1);
     } finally {
       execFileSync('umount', [disk]);
+      rmSync(disk, { recursive: true });
     }
   });
 });
@@ -276,6 +279,7 @@ describe('a disk that fills up later', () => {
         for (const child of started) child.kill('SIGKILL');
         await until(() => started.every(({ exitCode, signalCode }) => (exitCode ?? signalCode) !== null));
         execFileSync('umount', [disk]);
+        rmSync(disk, { recursive: true });
       }
     },
   );
