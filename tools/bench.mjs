@@ -188,7 +188,7 @@ const kB = (bytes) => `${(bytes / 1000).toFixed(0)} kB`;
 
 /** The seeded tests with many seeds instead of few: half an hour. */
 async function manySeeds() {
-  const specs = ['edits/convergence', 'plan/incremental', 'routing/optimum', 'formats/readShape'];
+  const specs = ['edits/convergence', 'plan/incremental', 'routing/optimum', 'formats/readShape', 'repatch'];
   const { code } = await run(bin('jest'), ['--selectProjects', 'core', '--', ...specs], {
     env: { FT_SEEDS: 'many' },
   });

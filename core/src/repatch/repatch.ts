@@ -5,6 +5,7 @@ import type { Rig } from '../rig/rigSchema';
 import type { SettingKey } from '../rig/settings';
 import type { Floor } from '../session/floorSchema';
 import type { Scene, Session } from '../session/sessionSchema';
+import { drainingOn } from './draining';
 import { floorScene } from './floorScene';
 import { byDevice, knobOf, standsAt, turnsBetween } from './knobs';
 import { heardThrough, quietedBy } from './listeners';
@@ -12,7 +13,7 @@ import { pairing } from './pairing';
 import { switchesTouched } from './powered';
 import type { Walk } from './sequence';
 import { sequence } from './sequence';
-import type { CordStep, Quiet, Step, Turn } from './step';
+import type { Quiet, Step, Turn } from './step';
 
 const QUIET: readonly Quiet[] = ['monitors', 'cues'];
 const OUT_OF_QUIET: readonly Quiet[] = ['cues', 'monitors'];
@@ -41,12 +42,6 @@ function walkOf(rig: Rig, graph: SignalGraph, wanted: SignalGraph, here: RoomId 
   };
 }
 
-const jacksTouched = (steps: readonly CordStep[]): Parameters<typeof switchesTouched>[1] =>
-  steps.flatMap((step) => [
-    ...(step.kind === 'plug' ? [] : [step.cord.id, step.cord.to]),
-    ...(step.kind === 'pull' ? [] : [step.becomes.from, step.becomes.to]),
-  ]);
-
 const isPower = (rig: Rig, { key }: Turn): boolean => knobOf(rig, key)?.spec.setting === 'phantom';
 
 /** Switches and selectors first, then 48 V, then gains: a gain is turned up on a line that is whole. */
@@ -62,43 +57,36 @@ function powerOff(
   floor: Floor,
   turns: readonly Turn[],
   touched: readonly SettingKey[],
-): readonly Step[] {
+): readonly Turn[] {
   const isOn = (key: SettingKey): boolean => {
     const knob = knobOf(rig, key);
     return knob !== undefined && standsAt(knob, floor.settings[key]) === true;
   };
   const unwanted = turns.filter((turn) => isPower(rig, turn) && isOn(turn.key)).map(({ key }) => key);
   const keys = [...new Set([...touched.filter(isOn), ...unwanted])].sort();
-  const off = keys.map((key): Turn => {
+  return keys.map((key): Turn => {
     const knob = knobOf(rig, key);
     const value = knob !== undefined && standsAt(knob, null) === false ? null : false;
     return { key, was: floor.settings[key] ?? null, value };
   });
-  return byDevice(rig, off).map(([device, own]) => ({
-    kind: 'power-off',
-    device,
-    turns: own,
-    drains: own.flatMap(({ key }) => (touched.includes(key) ? [key] : [])),
-  }));
 }
 
-/** The wait after 48 V was switched off, as long as a line it fed is still to be touched. */
-function drain(floor: Floor, off: readonly Step[], touched: readonly SettingKey[]): readonly Step[] {
-  const draining = floor.precautions.map(({ id }) => id);
-  const planned = off.flatMap((step) => (step.kind === 'power-off' ? step.drains : []));
-  const keys = touched.filter((key) => draining.includes(`drain/${key}`) || planned.includes(key));
-  return keys.length === 0 ? [] : [{ kind: 'drain', keys }];
+/**
+ * The wait after 48 V was switched off, here or before, as long as a line it reaches at any step is still to be
+ * touched.
+ */
+function drain(floor: Floor, off: readonly Turn[], touched: readonly SettingKey[]): readonly Step[] {
+  const keys = [...new Set([...drainingOn(floor), ...off.map(({ key }) => key)])].sort();
+  return keys.some((key) => touched.includes(key)) ? [{ kind: 'drain', keys }] : [];
 }
 
 /** What is turned after the cords are in: everything that differs, 48 V that had to go off included. */
-function settings(rig: Rig, scene: Scene, floor: Floor, off: readonly Step[]): readonly Step[] {
+function settings(rig: Rig, scene: Scene, floor: Floor, off: readonly Turn[]): readonly Step[] {
   const now = { ...floor.settings };
-  for (const step of off)
-    if (step.kind === 'power-off')
-      for (const { key, value } of step.turns) {
-        if (value === null) Reflect.deleteProperty(now, key);
-        else now[key] = value;
-      }
+  for (const { key, value } of off) {
+    if (value === null) Reflect.deleteProperty(now, key);
+    else now[key] = value;
+  }
   const turns = turnsBetween(rig, now, scene.settings);
   return [0, 1, 2].flatMap((rank) =>
     byDevice(
@@ -130,15 +118,17 @@ export function repatch(
   const pluggable = scene.cords.filter(
     ({ from, to }) => wanted.laneIndex.has(from) && wanted.laneIndex.has(to),
   );
-  const pairs = pairing(floor.cords, pluggable, rig.cords);
-  const cords = sequence(pairs, floor.cords, rig.cords, walkOf(rig, graph, wanted, here));
-  const touched = switchesTouched(graph, jacksTouched(cords));
+  const walk = walkOf(rig, graph, wanted, here);
+  const pairs = pairing(floor.cords, pluggable, rig.cords, walk.isHeard);
+  const cords = sequence(pairs, floor.cords, [...rig.cords, ...rig.adaptors], walk);
+  const touched = switchesTouched(graph, floor.cords, cords);
   const turns = turnsBetween(rig, floor.settings, scene.settings);
   const off = powerOff(rig, floor, turns, touched);
   const later = settings(rig, scene, floor, off);
   const isLoud =
     cords.length > 0 ||
-    [...off, ...later].some((step) => 'turns' in step && step.turns.some((turn) => isPower(rig, turn)));
+    off.length > 0 ||
+    later.some((step) => 'turns' in step && step.turns.some((turn) => isPower(rig, turn)));
   const isMuted = (quiet: Quiet): boolean => floor.precautions.some(({ id }) => id === quiet);
   const quieted = (quiet: Quiet, kind: 'mute' | 'open'): readonly Step[] => {
     const devices = quietedBy(rig, quiet);
@@ -147,7 +137,7 @@ export function repatch(
   };
   return [
     ...QUIET.flatMap((quiet) => quieted(quiet, 'mute')),
-    ...off,
+    ...byDevice(rig, off).map(([device, own]): Step => ({ kind: 'power-off', device, turns: own })),
     ...drain(floor, off, touched),
     ...cords,
     ...later,

@@ -11,17 +11,19 @@ export interface WantedCord {
   readonly toAdaptor?: AdaptorId | undefined;
 }
 
+/** One end of a cord on the floor goes to another jack; the other end stays. */
+export interface Move {
+  readonly cord: FloorCord;
+  readonly end: 'from' | 'to';
+  /** What it is then, of the kind it is. */
+  readonly becomes: WantedCord;
+}
+
 /** Something done with one cord, by one hand, at the jacks. */
 export type CordStep =
   | { readonly kind: 'pull'; readonly cord: FloorCord }
-  /** One end of a cord goes to another jack; the other end stays. */
-  | {
-      readonly kind: 'move';
-      readonly cord: FloorCord;
-      readonly end: 'from' | 'to';
-      readonly becomes: WantedCord;
-    }
-  /** `isShort`: no cord of that kind is on the hook. */
+  | ({ readonly kind: 'move' } & Move)
+  /** `isShort`: no such cord, or no such adaptor, is on the hook. */
   | { readonly kind: 'plug'; readonly becomes: WantedCord; readonly isShort: boolean };
 
 /** A knob turned; null is its initial place, as it is stored. */
@@ -36,13 +38,8 @@ export type Quiet = 'monitors' | 'cues';
 /** One thing to do on the way from what is on the floor to what is wanted. */
 export type Step =
   | { readonly kind: 'mute' | 'open'; readonly quiet: Quiet; readonly devices: readonly DeviceId[] }
-  /** `drains`: switches whose lines are touched afterwards, so that they must lose their charge first. */
-  | {
-      readonly kind: 'power-off';
-      readonly device: DeviceId;
-      readonly turns: readonly Turn[];
-      readonly drains: readonly SettingKey[];
-    }
+  | { readonly kind: 'power-off'; readonly device: DeviceId; readonly turns: readonly Turn[] }
+  /** The wait until lines have lost their charge: `keys` are the switches whose lines they are. */
   | { readonly kind: 'drain'; readonly keys: readonly SettingKey[] }
   | CordStep
   | { readonly kind: 'set'; readonly device: DeviceId; readonly turns: readonly Turn[] };

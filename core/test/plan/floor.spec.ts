@@ -149,10 +149,15 @@ describe('what is listened to', () => {
 describe('48 V', () => {
   it('is found from either side of what feeds the input', () => {
     const graph = compile(demo.rig, firstScene(demo).session, scene);
-    const at = (jack: string): readonly string[] => switchesTouched(graph, [jack as LaneId]);
-    expect(at('narrator-mic/out/1')).toEqual(['preamp/phantom/1']);
-    expect(at('booth-panel/jack-1/1')).toEqual(['preamp/phantom/1']);
-    expect(at('bay-b/upper-1/1')).toEqual([]);
+    const floor = scene.cords.map(({ from, to, stock }) => ({ id: from, to, stock }));
+    const atPull = (jack: string): readonly string[] =>
+      switchesTouched(
+        graph,
+        floor,
+        floor.filter(({ id }) => id === jack).map((cord) => ({ kind: 'pull', cord })),
+      );
+    expect(atPull('narrator-mic/out/1')).toEqual(['preamp/phantom/1']);
+    expect(atPull('bay-b/upper-1/1')).toEqual([]);
   });
 });
 

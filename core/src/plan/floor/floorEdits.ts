@@ -1,5 +1,5 @@
 import type { EditJson } from '../../edits/editKind';
-import type { SettingKey } from '../../rig/settings';
+import { drainId } from '../../repatch/draining';
 import { turnsBetween } from '../../repatch/knobs';
 import type { CordStep, Step, Turn, WantedCord } from '../../repatch/step';
 import type { Floor, FloorCord } from '../../session/floorSchema';
@@ -25,8 +25,6 @@ const taken = (floor: Floor, ids: readonly string[]): readonly EditJson[] =>
 const takenBack = (floor: Floor, ids: readonly string[]): readonly EditJson[] =>
   ids.filter((id) => hasPrecaution(floor, id)).map((id) => ({ type: 'precaution.remove', id }));
 
-const drainIds = (keys: readonly SettingKey[]): readonly string[] => keys.map((key) => `drain/${key}`);
-
 /** A cord that is moved stays the cord it is, whatever kind was planned. */
 function cordEdits(step: CordStep): readonly EditJson[] {
   if (step.kind === 'pull') return [pull(step.cord)];
@@ -41,11 +39,23 @@ function stepEdits(floor: Floor, step: Step): readonly EditJson[] {
     case 'open':
       return takenBack(floor, [step.quiet]);
     case 'power-off':
-      return [...step.turns.map(turned), ...taken(floor, drainIds(step.drains))];
+      return [
+        ...step.turns.map(turned),
+        ...taken(
+          floor,
+          step.turns.map(({ key }) => drainId(key)),
+        ),
+      ];
     case 'drain':
-      return takenBack(floor, drainIds(step.keys));
+      return takenBack(floor, step.keys.map(drainId));
     case 'set':
-      return [...step.turns.map(turned), ...takenBack(floor, drainIds(step.turns.map(({ key }) => key)))];
+      return [
+        ...step.turns.map(turned),
+        ...takenBack(
+          floor,
+          step.turns.map(({ key }) => drainId(key)),
+        ),
+      ];
     default:
       return cordEdits(step);
   }

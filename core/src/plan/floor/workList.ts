@@ -91,7 +91,9 @@ function cordStep(reader: Reader, step: CordStep): Shown {
     adaptors: [...adaptorLine(reader, 'output', fromAdaptor), ...adaptorLine(reader, 'input', toAdaptor)],
     turns: [],
     ...(step.kind === 'plug' &&
-      step.isShort && { caution: 'No cord of this kind is left on the hook by the count in the rig.' }),
+      step.isShort && {
+        caution: 'No such cord, or no such adaptor, is left on the hook by the count in the rig.',
+      }),
   };
 }
 

@@ -51,7 +51,8 @@ function cordLines(rig: Rig, left: SceneSide, right: SceneSide): readonly CordLi
     ...(fromAdaptor && { fromAdaptor }),
     ...(toAdaptor && { toAdaptor }),
   }));
-  const { moves, pulls, plugs } = pairing(floor, right.scene.cords, rig.cords);
+  // What is heard comes last where hands are at work; here only what differs is of interest.
+  const { moves, pulls, plugs } = pairing(floor, right.scene.cords, rig.cords, () => false);
   return [
     ...moves.map(({ cord, becomes }): CordLine => ({
       what: 'moved',
