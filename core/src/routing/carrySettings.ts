@@ -9,7 +9,7 @@ import type { Way } from './solve/way';
 
 /** The preamp channel a thread had, and the way it takes now. */
 export interface Moved {
-  readonly stationsBefore: readonly GraphStation[];
+  readonly before: GraphStation | undefined;
   readonly way: Way;
 }
 
@@ -24,20 +24,23 @@ function preampOn(graph: SignalGraph, { steps }: Way): GraphStation | undefined 
 
 /**
  * When threads move to other preamp channels, gain, 48 V, pad and polarity go with them, as far as the new
- * channels have them; a channel that was left goes back to its initial state. Threads may swap.
+ * channels have them; a channel that was left goes back to its initial state, unless another thread stays on it.
+ * Threads may swap.
+ * @param stays ways of threads that have not moved.
  */
 export function carrySettings(
   rig: Rig,
   scene: Scene,
   graph: SignalGraph,
   threads: readonly Moved[],
+  stays: readonly Way[],
 ): NewSettings {
+  const held = new Set(stays.flatMap((way) => preampOn(graph, way)?.id ?? []));
   const left: Record<SettingKey, null> = {};
   const carried: Record<SettingKey, SettingValue> = {};
-  for (const { stationsBefore, way } of threads) {
-    const old = stationsBefore.find((station) => station.role === 'preamp');
+  for (const { before: old, way } of threads) {
     const next = preampOn(graph, way);
-    if (old === undefined || next === undefined || old.id === next.id) continue;
+    if (old === undefined || next === undefined || old.id === next.id || held.has(next.id)) continue;
     const device = rig.devices.find((candidate) => candidate.id === next.device);
     for (const { setting } of device === undefined ? [] : settingsOf(device)) {
       if (!next.settings.includes(setting)) continue;
@@ -50,7 +53,7 @@ export function carrySettings(
         continue;
       }
       carried[newKey] = value;
-      left[oldKey] = null;
+      if (!held.has(old.id)) left[oldKey] = null;
     }
   }
   return { ...left, ...carried };

@@ -1,8 +1,10 @@
 import type { SignalGraph } from '../graph/signalGraph';
 import type { HostProfile } from '../session/daw/hostProfile';
 import type { Session, Thread } from '../session/sessionSchema';
+import { asksOf } from './asks';
 import type { Weights } from './costs';
 import type { Demand, Goal, Item } from './solve/demand';
+import { leadOf, sideOf, slotsOf } from './slots';
 import type { Waypoint } from './waypoints';
 import { waypointsOf } from './waypoints';
 
@@ -57,21 +59,6 @@ function insertEnd(
   };
 }
 
-/** Runs of adjacent DAW inputs that begin with an odd one, `width` lanes each. */
-function slotsOf(graph: SignalGraph, width: number): readonly (readonly number[])[] {
-  const byChannel = new Map<string, number>();
-  const inputs = graph.stations.filter(({ role }) => role === 'daw-input');
-  for (const { device, channel, out } of inputs) byChannel.set(`${device} ${String(channel)}`, out);
-  return inputs.flatMap(({ device, channel }) => {
-    if (channel % 2 === 0) return [];
-    const lanes = Array.from({ length: width }, (_, i) => byChannel.get(`${device} ${String(channel + i)}`));
-    return lanes.every((lane): lane is number => lane !== undefined) ? [lanes] : [];
-  });
-}
-
-const leadOf = ({ id, link }: Thread): string => link?.lead ?? id;
-const sideOf = ({ link }: Thread): number => (link?.place ?? 1) - 1;
-
 /**
  * What the threads need, as items: single threads, and the sides of wide ones together. In the order of
  * the threads; a wide one stands where its first side does.
@@ -92,6 +79,7 @@ export function itemsFor(
     return {
       thread: thread.id,
       number: numberOf.get(thread.id) ?? -1,
+      asks: asksOf(thread),
       start,
       goals: waypointsOf(graph, thread).map((waypoint) => goals.of(waypoint)),
       ...(endCost && { endCost }),

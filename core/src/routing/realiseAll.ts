@@ -1,8 +1,11 @@
 import type { SignalGraph } from '../graph/signalGraph';
 import type { LaneId, ThreadId } from '../rig/ids';
 import type { Thread } from '../session/sessionSchema';
+import { asksOf } from './asks';
 import type { Realisation } from './realise';
 import { realise } from './realise';
+import { dawInputs } from './slots';
+import { seatsOf, sitsTogether, wideThreads } from './seats';
 
 /** Threads of one source are given their ends in every order, up to so many of them. */
 const MOST_ORDERED = 4;
@@ -75,9 +78,8 @@ function settled(
   if (threads.length > MOST_ORDERED || first.every(({ complete }) => complete)) return first;
   // A side of a wide thread whose other side does not run counts for less than a thread of its own; of
   // equals, those that cords were planned for are meant, and those that ask for more before the rest.
-  const asks = ({ pins, inserts }: Thread): number => Object.keys(pins).length + inserts.length;
   const worth = ({ thread, complete }: Realisation): number => {
-    const meant = (owners.has(thread.id) ? 1 : 0) + 0.01 * asks(thread);
+    const meant = (owners.has(thread.id) ? 1 : 0) + 0.01 * asksOf(thread);
     return complete ? 100 - (thread.link === undefined ? 0 : 10) + meant : 0;
   };
   const total = (list: readonly Realisation[]): number => list.reduce((sum, each) => sum + worth(each), 0);
@@ -86,38 +88,64 @@ function settled(
     .reduce((best, list) => (total(list) > total(best) ? list : best), first);
 }
 
-const dawInputs = ({ stations }: SignalGraph): readonly number[] =>
-  stations.filter(({ role }) => role === 'daw-input').map(({ out }) => out);
+type Taken = Map<LaneId, ReadonlySet<number>>;
+
+/** What is known of the threads of a scene so far, and which ends are taken by source. */
+interface Progress {
+  readonly graph: SignalGraph;
+  readonly known: Map<Thread, Realisation>;
+  readonly taken: Taken;
+}
+
+function keep({ known, taken }: Progress, thread: Thread, realisation: Realisation): void {
+  known.set(thread, realisation);
+  taken.set(thread.from, new Set([...(taken.get(thread.from) ?? NOTHING), endOf(realisation)]));
+}
+
+/** Sides of wide threads that are not side by side yet: they sit in a slot together where there is one. */
+function seatWide(progress: Progress, threads: readonly Thread[], sharing: ReadonlySet<Thread>): void {
+  const { graph, known } = progress;
+  for (const sides of wideThreads(threads)) {
+    const own = sides.flatMap((side) => known.get(side) ?? []);
+    if (own.length === sides.length && sitsTogether(graph, sides, own)) continue;
+    const others = (ends: ReadonlySet<number>): number =>
+      [...sharing]
+        .filter((thread) => !sides.includes(thread) && sides.some(({ from }) => from === thread.from))
+        .filter((thread) => realise(graph, thread, undefined, ends).complete).length;
+    for (const realisation of seatsOf(graph, sides, others)) keep(progress, realisation.thread, realisation);
+  }
+}
+
+/** A side of a wide thread beside its other side, where that has an end already. */
+function seatBeside(progress: Progress, sharing: ReadonlySet<Thread>): void {
+  const { graph, known } = progress;
+  for (const thread of sharing) {
+    const end = known.has(thread) ? undefined : endBeside(graph, thread, known);
+    if (end === undefined) continue;
+    const elsewhere = new Set(dawInputs(graph).filter((lane) => lane !== end));
+    const realisation = realise(graph, thread, undefined, elsewhere);
+    if (realisation.complete) keep(progress, thread, realisation);
+  }
+}
 
 /**
- * How all threads of a scene run. Threads of one source end at different DAW inputs: a side of a wide one
- * beside its other side, the rest so that as many as can be have an end.
+ * How all threads of a scene run. The sides of a wide one end side by side; threads of one source end at
+ * different DAW inputs, so that as many as can be have an end.
  */
 export function realiseAll(graph: SignalGraph, threads: readonly Thread[]): readonly Realisation[] {
   const sharing = sharers(threads);
   const known = new Map<Thread, Realisation>();
   for (const thread of threads) if (!sharing.has(thread)) known.set(thread, realise(graph, thread));
-  const taken = new Map<LaneId, Set<number>>();
-  for (const thread of [...sharing]) {
-    const end = endBeside(graph, thread, known);
-    if (end === undefined) continue;
-    const realisation = realise(
-      graph,
-      thread,
-      undefined,
-      new Set(dawInputs(graph).filter((lane) => lane !== end)),
-    );
-    if (!realisation.complete) continue;
-    known.set(thread, realisation);
-    taken.set(thread.from, (taken.get(thread.from) ?? new Set<number>()).add(endOf(realisation)));
-  }
+  const progress: Progress = { graph, known, taken: new Map() };
+  seatWide(progress, threads, sharing);
+  seatBeside(progress, sharing);
   const groups = new Map<LaneId, Thread[]>();
   for (const thread of sharing)
     if (!known.has(thread)) groups.set(thread.from, [...(groups.get(thread.from) ?? []), thread]);
   const owners: ReadonlySet<ThreadId> =
     groups.size === 0 ? NOBODY : new Set(graph.edges.flatMap(({ thread }) => thread ?? []));
   for (const [source, group] of groups)
-    for (const realisation of settled(graph, group, taken.get(source) ?? NOTHING, owners))
+    for (const realisation of settled(graph, group, progress.taken.get(source) ?? NOTHING, owners))
       known.set(realisation.thread, realisation);
   return threads.map((thread) => known.get(thread) ?? realise(graph, thread));
 }

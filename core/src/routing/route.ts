@@ -6,17 +6,28 @@ import type { Inquiry, Obstacle } from './diagnose';
 import { diagnose } from './diagnose';
 import type { NewSettings, ThreadWay } from './patch';
 import { cordsOf, crosspointSettings } from './patch';
+import { preampsHad } from './preampsHad';
 import type { Prepared } from './prepare';
 import { prepare } from './prepare';
 import type { Board } from './solve/board';
 import type { Cancelled } from './solve/negotiate';
 import type { RouteMode } from './solve/solve';
 import { solve } from './solve/solve';
+import type { Gain } from './solve/gains';
+import { gainsOf } from './solve/gains';
+import { sameSteps } from './solve/putBack';
 import type { Way } from './solve/way';
 import { handHeldJacks } from './withoutHandCords';
 
 export type ThreadOutcome =
-  | { readonly thread: ThreadId; readonly routed: true; readonly cost: number; readonly kept: boolean }
+  | {
+      readonly thread: ThreadId;
+      readonly routed: true;
+      readonly cost: number;
+      readonly kept: boolean;
+      /** Of one that ran before and has moved: what that bought. */
+      readonly gain?: Gain;
+    }
   | { readonly thread: ThreadId; readonly routed: false; readonly obstacle: Obstacle };
 
 export interface Routing {
@@ -34,14 +45,9 @@ export interface RouteOptions {
   /** Routes just these threads; without it, all that are active in the scene. */
   readonly only?: readonly ThreadId[];
   readonly mode?: RouteMode;
+  /** Threads that were not there before: they had no preamp. */
+  readonly added?: readonly ThreadId[];
 }
-
-const sameWay = (a: Way, b: Way): boolean =>
-  a.steps.length === b.steps.length &&
-  a.steps.every(({ from, to }, i) => {
-    const other = b.steps[i];
-    return from === other?.from && to === other.to;
-  });
 
 /** Which thread has which way on a board. */
 function waysOn(board: Board): ReadonlyMap<ThreadId, Way> {
@@ -61,7 +67,7 @@ function keptThreads({ items, standing }: Prepared, ways: ReadonlyMap<ThreadId, 
     demands.flatMap(({ thread }, side) => {
       const way = ways.get(thread);
       const before = standing[item]?.[side];
-      return way !== undefined && before !== undefined && sameWay(before, way) ? [thread] : [];
+      return way !== undefined && before !== undefined && sameSteps(before, way) ? [thread] : [];
     }),
   );
   return new Set(kept);
@@ -79,12 +85,14 @@ function outcomesOf(
   wanted: (id: ThreadId) => boolean,
   withoutHandCords: (thread: Thread) => ReturnType<Inquiry['withoutHandCords']>,
 ): readonly ThreadOutcome[] {
-  const { threads, items } = prepared;
+  const { threads, items, standing } = prepared;
+  const gains = gainsOf(board, standing);
   return threads.flatMap((thread): ThreadOutcome[] => {
     const { id } = thread;
     const way = ways.get(id);
+    const gain = gains.get(id);
     if (way !== undefined && (wanted(id) || !kept.has(id)))
-      return [{ thread: id, routed: true, cost: way.cost, kept: kept.has(id) }];
+      return [{ thread: id, routed: true, cost: way.cost, kept: kept.has(id), ...(gain && { gain }) }];
     const item = items.find(({ demands }) => demands.some((each) => each.thread === id));
     const demand = item?.demands.find((each) => each.thread === id);
     if (way !== undefined || item === undefined || demand === undefined || !wanted(id)) return [];
@@ -108,7 +116,7 @@ export function routeUnless(
   rig: Rig,
   session: Session,
   scene: Scene,
-  { only, mode = 'missing' }: RouteOptions = {},
+  { only, mode = 'missing', added = [] }: RouteOptions = {},
 ): Routing | undefined {
   const prepared = prepare(rig, session, scene, only);
   const { threads, space, items, standing, makeBoard } = prepared;
@@ -123,16 +131,18 @@ export function routeUnless(
     const way = ways.get(id);
     return way === undefined ? [] : [{ thread: id, way }];
   });
+  const preampsBefore = preampsHad({ rig, session, scene, prepared, added });
   const moved = ordered
     .filter(({ thread }) => !kept.has(thread))
-    .map(({ thread, way }) => ({ stationsBefore: prepared.runningOf(thread)?.stations ?? [], way }));
+    .map(({ thread, way }) => ({ before: preampsBefore.get(thread), way }));
+  const stays = ordered.flatMap(({ thread, way }) => (kept.has(thread) ? [way] : []));
   const ours = new Set(space.ownCords.map(({ id }) => id));
   const others = scene.cords.filter(({ id }) => !ours.has(id));
   const before = standing.flat().filter((way): way is Way => way !== undefined);
   return {
     cords: [...others, ...cordsOf(space, ordered, others)],
     settings: {
-      ...carrySettings(rig, scene, space.graph, moved),
+      ...carrySettings(rig, scene, space.graph, moved, stays),
       ...crosspointSettings(space, before, [...ways.values()]),
     },
     outcomes: outcomesOf({ prepared, board, ways, kept }, isWanted, (thread) =>

@@ -26,5 +26,6 @@ export function standingWay(space: RoutingSpace, demand: Demand, realisation: Re
     steps.push({ kind: 'arc', arc, from, to });
   }
   const way = wayOf(space, demand, steps);
-  return contradictionIn(way) === undefined ? way : undefined;
+  // An end that is forbidden, such as another return than its own on a host that is strict, is no way to run.
+  return contradictionIn(way) === undefined && way.cost < Infinity ? way : undefined;
 }

@@ -4,13 +4,17 @@ import { multsOf } from './mults';
 import type { Demand, Item } from './demand';
 import type { Terms } from './terms';
 import { CLEAR } from './terms';
+import { sharedWays } from './sharedWays';
 import { Wayfinder } from './wayfinder';
+import { wideWays } from './wideWays';
 import type { Way } from './way';
 import { knobResource, stepCost, cordValue } from './way';
 import { NONE } from '../space/routingSpace';
 
 /** What a thread without a way counts for: more than all ways together. */
-export const UNROUTED_POINTS = 1e10;
+export const UNROUTED_POINTS = 1e12;
+/** What one that ran counts for besides, all of them together less than one thread. */
+const STOPPED_SHARE = 0.5;
 
 /** Ways by side of an item. */
 export type ItemWays = readonly Way[];
@@ -23,6 +27,8 @@ export class Board {
   readonly table: ClaimTable;
   readonly finder: Wayfinder;
   private readonly placed: (ItemWays | undefined)[];
+  /** Items that run and are not to be stopped for others. */
+  private readonly preferred = new Set<number>();
   /** Items by the lane one of their sides starts from. */
   private readonly bySource = new Map<number, number[]>();
 
@@ -57,6 +63,11 @@ export class Board {
       resources.forEach((resource, i) => {
         this.table.hold(resource, values[i] ?? NONE);
       });
+  }
+
+  /** Of as many threads that run, those with this item are better: it runs now. */
+  prefer(item: number): void {
+    this.preferred.add(item);
   }
 
   /** Keeps a knob where it stands: it was set by hand. */
@@ -107,43 +118,18 @@ export class Board {
     return cheapest && [cheapest];
   }
 
-  /**
-   * Tries slot by slot, beginning with the one the first side would take alone, until one costs no more
-   * than the sides alone would.
-   */
+  /** The sides of a wide item: each its own source, or, where they share one, slot by slot. */
   private findWide(
     item: number,
     demands: readonly Demand[],
     slots: readonly (readonly number[])[],
     terms: Terms,
   ): ItemWays | undefined {
-    const alone = demands.map((demand, side) =>
-      this.finder.find(
-        demand,
-        { ...terms, ends: (lane) => slots.some((slot) => slot[side] === lane) },
-        this.matesOf(item, demand),
-      ),
-    );
-    if (alone.some((way) => way === undefined)) return undefined;
-    const shares = this.mates(item).length > 0;
-    const priceAlone = alone.map((way) =>
-      way === undefined ? 0 : way.cost + this.conflictPoints(way, terms),
-    );
-    const least = priceAlone.reduce((sum, points) => sum + points, 0);
-    const liked = slots.findIndex((slot) => slot[0] === alone[0]?.end);
-    const order = [...slots.keys()].sort((a, b) => Math.abs(a - liked) - Math.abs(b - liked) || a - b);
-    let best: { ways: ItemWays; cost: number } | undefined;
-    for (const index of order) {
-      // A side that costs so much that the others could not make up for it need not be looked for.
-      const spare = best === undefined || shares ? Infinity : best.cost - least;
-      const below = priceAlone.map((points) => points + spare);
-      const ways = this.findInSlot(item, demands, slots[index] ?? [], terms, below);
-      if (ways === undefined) continue;
-      const cost = this.priceOf(item, ways, terms);
-      if (best === undefined || cost < best.cost) best = { ways, cost };
-      if (best.cost <= least && !shares) break;
-    }
-    return best?.ways;
+    const matesOf = (demand: Demand): readonly Way[] => this.matesOf(item, demand);
+    const { space, finder } = this;
+    const task = { space, finder, demands, slots, matesOf, terms };
+    if (new Set(demands.map(({ start }) => start)).size === demands.length) return wideWays(task);
+    return sharedWays(task, (ways) => this.priceOf(item, ways, terms));
   }
 
   private conflictPoints(way: Way, { perConflict }: Terms): number {
@@ -160,28 +146,6 @@ export class Board {
     return cost + conflicts;
   }
 
-  private findInSlot(
-    item: number,
-    demands: readonly Demand[],
-    slot: readonly number[],
-    terms: Terms,
-    below: readonly number[],
-  ): ItemWays | undefined {
-    const ways: Way[] = [];
-    for (const [side, demand] of demands.entries()) {
-      const way = this.finder.find(
-        demand,
-        { ...terms, ends: (lane) => lane === slot[side], below: below[side] ?? Infinity },
-        [...this.matesOf(item, demand), ...ways.filter(({ start }) => start === demand.start)],
-      );
-      if (way === undefined) break;
-      this.table.claim(way);
-      ways.push(way);
-    }
-    for (const way of ways) this.table.release(way);
-    return ways.length === demands.length ? ways : undefined;
-  }
-
   /** Claims that stand against the placed ways of an item. */
   conflicts(item: number): number {
     return (this.placed[item] ?? []).reduce((sum, way) => sum + this.table.conflicts(way), 0);
@@ -196,10 +160,15 @@ export class Board {
     for (const item of group) {
       const ways = this.placed[item];
       const demands = this.items[item]?.demands ?? [];
-      if (ways === undefined) sum += UNROUTED_POINTS * demands.length;
+      if (ways === undefined) sum += this.missingPoints(item, demands.length);
       ways?.forEach((way, side) => (sum += this.costOnce(way, demands[side], paid)));
     }
     return sum;
+  }
+
+  private missingPoints(item: number, threads: number): number {
+    const share = this.preferred.has(item) ? STOPPED_SHARE / this.items.length : 0;
+    return UNROUTED_POINTS * (threads + share);
   }
 
   private costOnce(way: Way, demand: Demand | undefined, paid: Set<string>): number {

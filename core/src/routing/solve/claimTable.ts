@@ -77,6 +77,11 @@ export class ClaimTable {
     return (this.space.capacity[index] ?? 0) - (this.taken[index] ?? 0);
   }
 
+  /** Whether a way has taken this already: the cord that sits in that jack is there. */
+  isTaken({ thing, jack, nth }: Taking): boolean {
+    return this.sharers.has(this.takingKey(thing, jack, nth));
+  }
+
   /** How many claims of others stand against a way, where it has not made its own yet. */
   conflicts({ resources, values, takes }: Way): number {
     let count = 0;
@@ -86,11 +91,15 @@ export class ClaimTable {
   }
 
   private take({ thing, jack, nth }: Taking, by: number): void {
-    const key = (jack * this.taken.length + thing) * MOST_TAKEN + nth;
+    const key = this.takingKey(thing, jack, nth);
     const before = this.sharers.get(key) ?? 0;
     if (before + by === 0) this.sharers.delete(key);
     else this.sharers.set(key, before + by);
     if (before === 0 || before + by === 0) this.taken[thing] = (this.taken[thing] ?? 0) + by;
+  }
+
+  private takingKey(thing: number, jack: number, nth: number): number {
+    return (jack * this.taken.length + thing) * MOST_TAKEN + nth;
   }
 
   private each({ resources, values }: Claims, by: number): void {

@@ -10,6 +10,8 @@ export interface Demand {
   readonly thread: ThreadId;
   /** Its number among the demands of a routing. */
   readonly number: number;
+  /** How many pins and inserts it asks for. */
+  readonly asks: number;
   /** The lane it starts from. */
   readonly start: number;
   /** What it passes in order; the last is its end. */

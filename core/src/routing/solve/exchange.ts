@@ -1,17 +1,16 @@
 import { MinHeap } from '../minHeap';
 import type { Board, ItemWays } from './board';
 import type { Cancelled } from './negotiate';
-import { banKey, banThingKey, CLEAR } from './terms';
+import { clashIn } from './clash';
+import { ordersOf } from './orders';
+import { CLEAR } from './terms';
 import type { Way } from './way';
-import { startValue } from './way';
 
 /** Branches after which the best so far is taken. */
 const MOST_BRANCHES = 240;
 const TINY = 0.5;
 /** Of branches that cost the same the newest first: it is the nearest to an end without a clash. */
 const DEEPER = 1e-3;
-/** Items of one source that are placed in every order. */
-const MOST_PERMUTED = 3;
 
 /** What a unit has: ways by item, in the unit's order, and what they cost together. */
 interface UnitWays {
@@ -25,55 +24,7 @@ interface Branch {
   readonly cost: number;
 }
 
-/** Two members that cannot both have what they have, and what each would have to do without. */
-interface Clash {
-  readonly members: readonly number[];
-  readonly keys: readonly number[];
-}
-
 const waysIn = ({ ways }: UnitWays): readonly Way[] => ways.flatMap((own) => own ?? []);
-
-/** The first resource that two members claim with different values. */
-function clashIn(board: Board, units: Branch['units']): Clash | undefined {
-  const lanes = board.space.graph.lanes.length;
-  const holder = new Map<number, { member: number; value: number }>();
-  for (const [member, unit] of units.entries())
-    for (const { resources, values } of waysIn(unit))
-      for (let i = 0; i < resources.length; i++) {
-        const [resource, value] = [resources[i] ?? -1, values[i] ?? -1];
-        const held = holder.get(resource);
-        if (held === undefined) holder.set(resource, { member, value });
-        else if (held.value !== value && held.member !== member) {
-          // A lane or jack serves one source: one of the two keeps off it, whatever way it would come.
-          const whole =
-            resource < 2 * lanes &&
-            value !== startValue(board.space) &&
-            held.value !== startValue(board.space);
-          const keys = [held.value, value].map((each) => (whole ? banKey(resource) : banKey(resource, each)));
-          return { members: [held.member, member], keys };
-        }
-      }
-  return shortageIn(board, units);
-}
-
-/** Something off the hook that the members take more of than is left. */
-function shortageIn(board: Board, units: Branch['units']): Clash | undefined {
-  const takers = new Map<number, { taken: Set<string>; members: Set<number> }>();
-  for (const [member, unit] of units.entries())
-    for (const { takes } of waysIn(unit))
-      for (const { thing, jack, nth } of takes) {
-        const at = takers.get(thing) ?? { taken: new Set<string>(), members: new Set<number>() };
-        takers.set(thing, at);
-        at.taken.add(`${String(jack)} ${String(nth)}`);
-        at.members.add(member);
-      }
-  for (const [thing, { taken, members }] of takers)
-    if (taken.size > board.table.left(thing)) {
-      const list = [...members];
-      return { members: list, keys: list.map(() => banThingKey(thing)) };
-    }
-  return undefined;
-}
 
 /** Items with all that share their sources, together: the group in units. */
 function unitsOf(board: Board, group: readonly number[]): readonly (readonly number[])[] {
@@ -85,15 +36,6 @@ function unitsOf(board: Board, group: readonly number[]): readonly (readonly num
     for (const each of unit) seen.add(each);
     return [unit.sort((a, b) => a - b)];
   });
-}
-
-/** Every order of a few; of more, the given one and its reverse. */
-function ordersOf(items: readonly number[]): readonly (readonly number[])[] {
-  if (items.length < 2) return [items];
-  if (items.length > MOST_PERMUTED) return [items, [...items].reverse()];
-  return items.flatMap((first) =>
-    ordersOf(items.filter((item) => item !== first)).map((rest) => [first, ...rest]),
-  );
 }
 
 /** Places items one after another, and takes them off again. */
@@ -168,20 +110,30 @@ function search(
     branches.push({ units: placed, bans, cost });
   };
   const none: Branch['bans'] = units.map(() => new Set<number>());
+  const known = new Map<string, UnitWays>();
+  /** Everything else stays where it is meanwhile, so equal bans give equal ways. */
+  const placed = (member: number, bans: ReadonlySet<number>): UnitWays => {
+    const key = `${String(member)} ${[...bans].sort((a, b) => a - b).join(' ')}`;
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const made = place(board, units[member] ?? [], bans);
+    known.set(key, made);
+    return made;
+  };
   open(
-    units.map((unit) => place(board, unit, new Set())),
+    units.map((_, member) => placed(member, new Set())),
     none,
   );
   while (heap.size > 0 && branches.length < MOST_BRANCHES && !over()) {
     const branch = branches[heap.pop()];
     if (branch === undefined) return undefined;
-    const clash = clashIn(board, branch.units);
+    const clash = clashIn(board.space, branch.units.map(waysIn), (thing) => board.table.left(thing));
     if (clash === undefined) return branch.units;
     clash.members.forEach((member, i) => {
       const own = new Set([...(branch.bans[member] ?? []), clash.keys[i] ?? 0]);
-      const placed = place(board, units[member] ?? [], own);
+      const other = placed(member, own);
       open(
-        branch.units.map((unit, k) => (k === member ? placed : unit)),
+        branch.units.map((unit, k) => (k === member ? other : unit)),
         branch.bans.map((bans, k) => (k === member ? own : bans)),
       );
     });

@@ -1,4 +1,4 @@
-import type { Board } from './board';
+import type { Board, ItemWays } from './board';
 
 /** Rounds after which what is still in dispute is decided otherwise. */
 const MOST_ROUNDS = 30;
@@ -32,8 +32,19 @@ function rememberDisputes(board: Board, items: readonly number[], points: number
  * elsewhere do. Only items in dispute move. Ends with no two ways in conflict: items that found no
  * agreement are taken off the board, the last of the input list first.
  * @param order the items to route, most important first.
+ * @param ideals what each would take if it were alone: it has that where nobody before it is in the way.
  */
-export function negotiate(board: Board, order: readonly number[], cancelled: Cancelled): void {
+export function negotiate(
+  board: Board,
+  order: readonly number[],
+  ideals: readonly (ItemWays | undefined)[],
+  cancelled: Cancelled,
+): void {
+  for (const item of order) {
+    if (board.ways(item) !== undefined || board.mates(item).length > 0) continue;
+    board.set(item, ideals[item]);
+    if (board.conflicts(item) > 0) board.set(item, undefined);
+  }
   const cord = board.space.weights.keep + board.space.weights['few-cords'];
   let price = FIRST_PRICE * cord;
   for (let round = 0; round < MOST_ROUNDS; round++, price *= GROWTH) {

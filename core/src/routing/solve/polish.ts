@@ -1,7 +1,7 @@
 import type { Board, ItemWays } from './board';
 import { exchange, place } from './exchange';
 import type { Cancelled } from './negotiate';
-import { rivalsOf } from './rivals';
+import { rivalsOf, waitingBeside } from './rivals';
 import { NONE } from '../space/routingSpace';
 
 const MOST_PASSES = 6;
@@ -13,8 +13,9 @@ const MOST_WORK_UNROUTED = 500_000;
 const ASKING_PRICES = [0.05, 0.6, 2.5] as const;
 /** A way that pushes more than this many others aside is left alone. */
 const MOST_PUSHED = 4;
-/** Items that are looked at together, exactly. */
-const MOST_TOGETHER = 9;
+/** Items that are looked at together, exactly: a few first, since in a large group the branches may not last. */
+const TOGETHER = [2, 4, 9] as const;
+const MOST_TOGETHER = TOGETHER[2];
 /** Differences below this are rounding. */
 const TINY = 0.5;
 
@@ -78,8 +79,6 @@ function replace(
 ): boolean {
   if (board.ways(item) !== undefined) return false;
   const unit = [...new Set([item, ...board.mates(item)])];
-  const group = [...new Set([...unit, ...near])];
-  const touched = [...new Set(group.flatMap((each) => [each, ...board.mates(each)]))];
   const others = order.filter((other) => board.ways(other) !== undefined && !unit.includes(other));
   const withUnit = (other: number): boolean =>
     pays(board, [...unit, other], () => {
@@ -89,17 +88,26 @@ function replace(
       });
       board.set(other, board.find(other));
     });
-  const withGroup = (other: number): boolean =>
-    pays(board, [...new Set([...touched, other])], () => {
+  const withGroup = (other: number, group: readonly number[]): boolean => {
+    const touched = group.flatMap((each) => [each, ...board.mates(each)]);
+    return pays(board, [...new Set([...touched, other])], () => {
       board.set(other, undefined);
       const rest = group.filter((each) => each !== other);
       exchange(board, rest, over);
       board.set(other, board.find(other));
     });
-  return others.some(withUnit) || others.some((other) => !over() && withGroup(other));
+  };
+  const groups = TOGETHER.map((size) => [...new Set([...unit, ...near.slice(0, size)])]);
+  return (
+    others.some(withUnit) ||
+    groups.some((group) => others.some((other) => !over() && withGroup(other, group)))
+  );
 }
 
-/** An item, those in the way of what it would like best, and those in the way of theirs. */
+/**
+ * An item, those in the way of what it would like best, those in the way of theirs, and those without a way that
+ * would like the same.
+ */
 function neighbours(
   board: Board,
   item: number,
@@ -110,7 +118,8 @@ function neighbours(
   for (let i = 0; i < group.length && group.length < MOST_TOGETHER; i++) {
     const liked = ideals[group[i] ?? -1];
     if (liked === undefined) continue;
-    for (const rival of rivalsOf(board, liked, order))
+    const near = [...rivalsOf(board, liked, order), ...waitingBeside(board, liked, order, ideals)];
+    for (const rival of near)
       if (!group.includes(rival) && group.length < MOST_TOGETHER) group.push(rival);
   }
   return group;
@@ -141,11 +150,14 @@ export function polish(
   };
   const tried = new Set<string>();
   const exactly = (item: number): boolean => {
-    const group = neighbours(board, item, order, ideals);
-    const key = [...group].sort((a, b) => a - b).join(' ');
-    if (tried.has(key)) return false;
-    tried.add(key);
-    return exchange(board, group, over);
+    const near = neighbours(board, item, order, ideals);
+    return TOGETHER.some((size) => {
+      const group = near.slice(0, size);
+      const key = [...group].sort((a, b) => a - b).join(' ');
+      if (tried.has(key)) return false;
+      tried.add(key);
+      return exchange(board, group, over);
+    });
   };
   const moves: readonly ((item: number) => boolean)[] = [
     (item) => again(board, item),

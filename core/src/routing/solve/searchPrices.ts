@@ -48,19 +48,25 @@ export class SearchPrices {
 
   /** The cheapest lead of a hub on the hook; on soft terms one that is short costs more. */
   lead(hub: LeadHub | undefined, jack: number): { index: number; cost: number } {
-    const { table } = this;
-    const { perConflict, bans } = this.terms;
     let best = { index: NONE, cost: Infinity };
     hub?.leads.forEach(({ takes }, index) => {
-      let cost = hub.costs[index] ?? Infinity;
-      for (const thing of takes) {
-        if (bans?.has(banThingKey(thing)) === true || bans?.has(banThingKey(thing, jack)) === true)
-          cost = Infinity;
-        if (table.left(thing) < countOf(takes, thing)) cost += perConflict;
-        if (perConflict !== Infinity) cost += table.hookHistory[thing] ?? 0;
-      }
+      const cost = (hub.costs[index] ?? Infinity) + this.taking(takes, jack);
       if (cost < best.cost) best = { index, cost };
     });
     return best;
+  }
+
+  /** Of taking things off the hook for the cord from a jack, beyond the points of the cord. */
+  taking(takes: readonly number[], jack: number): number {
+    const { table } = this;
+    const { perConflict, bans } = this.terms;
+    let cost = 0;
+    for (const thing of takes) {
+      if (bans?.has(banThingKey(thing)) === true || bans?.has(banThingKey(thing, jack)) === true)
+        return Infinity;
+      if (table.left(thing) < countOf(takes, thing)) cost += perConflict;
+      if (perConflict !== Infinity) cost += table.hookHistory[thing] ?? 0;
+    }
+    return cost;
   }
 }

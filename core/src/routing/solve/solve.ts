@@ -2,6 +2,8 @@ import type { Board, ItemWays } from './board';
 import type { Cancelled } from './negotiate';
 import { negotiate } from './negotiate';
 import { polish } from './polish';
+import { favourAsking } from './favour';
+import { putBack, standingOf } from './putBack';
 import type { Way } from './way';
 
 /**
@@ -48,8 +50,11 @@ function idealsOf(board: Board, items: readonly number[], cancelled: Cancelled):
   return ideals;
 }
 
-const unroutedOn = (board: Board, items: readonly number[]): number =>
-  items.filter((item) => board.ways(item) === undefined).length;
+const unroutedOn = (board: Board, items: Iterable<number>): number =>
+  [...items].reduce(
+    (count, item) => count + (board.ways(item) === undefined ? (board.items[item]?.demands.length ?? 0) : 0),
+    0,
+  );
 
 /** Routes items on a board where others may not move. */
 function around(task: Task): { readonly board: Board; readonly missing: readonly number[] } {
@@ -58,7 +63,7 @@ function around(task: Task): { readonly board: Board; readonly missing: readonly
   const open = missing.filter((item) => task.wanted.includes(item));
   for (const item of board.items.keys()) if (!open.includes(item)) board.freeze(item);
   const ideals = idealsOf(board, open, task.cancelled);
-  negotiate(board, open, task.cancelled);
+  negotiate(board, open, ideals, task.cancelled);
   polish(board, open, ideals, task.cancelled);
   return { board, missing: open };
 }
@@ -84,25 +89,36 @@ function inOrder(task: Task, arrange: (order: readonly number[]) => readonly num
   const order = arrange([...board.items.keys()]);
   const ideals = idealsOf(board, order, task.cancelled);
   putStanding(board, task.standing);
+  for (const item of order) if (board.ways(item) !== undefined) board.prefer(item);
   const playing = order.filter((item) => board.ways(item) !== undefined || task.wanted.includes(item));
-  negotiate(board, playing, task.cancelled);
+  negotiate(board, playing, ideals, task.cancelled);
   polish(board, playing, ideals, task.cancelled);
+  putBack(board, task.standing, task.mode === 'all');
   return board;
 }
 
 /** Carries out a task; undefined where it was cancelled. */
 export function solve(task: Task): Board | undefined {
+  const board = solved(task);
+  if (board !== undefined)
+    favourAsking(
+      board,
+      (item) => task.wanted.includes(item) && standingOf(task.standing, item) === undefined,
+    );
+  return board;
+}
+
+function solved(task: Task): Board | undefined {
   if (task.mode === 'all') {
     const board = together(task);
     return task.cancelled() ? undefined : board;
   }
   const first = around(task);
-  const stuck = unroutedOn(first.board, first.missing);
-  if (stuck === 0 || task.mode === 'stay') return task.cancelled() ? undefined : first.board;
+  if (unroutedOn(first.board, first.missing) === 0 || task.mode === 'stay')
+    return task.cancelled() ? undefined : first.board;
   const second = together(task);
   if (task.cancelled()) return undefined;
-  // Nobody moves for nothing.
-  return unroutedOn(second, first.missing) < stuck && second.total() < first.board.total()
-    ? second
-    : first.board;
+  // Nobody moves for nothing, and nobody is stopped so that another runs instead.
+  const all = [...second.items.keys()];
+  return unroutedOn(second, all) < unroutedOn(first.board, all) ? second : first.board;
 }

@@ -31,6 +31,8 @@ export interface Taking {
   readonly nth: number;
 }
 
+const NOTHING: readonly number[] = [];
+
 export const CLOSED = 0;
 export const OPEN = 1;
 
@@ -80,13 +82,9 @@ export const stepCost = (space: RoutingSpace, step: Step): number =>
     : (space.arcs.cost[step.arc] ?? 0);
 
 function takesOf(space: RoutingSpace, step: Step): readonly Taking[] {
-  if (step.kind === 'cord') return step.lead.takes.map((thing, nth) => ({ thing, jack: step.from, nth }));
-  const cord = space.ownCords[space.arcs.cord[step.arc] ?? NONE];
-  if (cord === undefined) return [];
-  return [cord.stock, cord.fromAdaptor, cord.toAdaptor].flatMap((id, nth) => {
-    const index = id === undefined ? NONE : space.hook.ids.indexOf(id);
-    return index < 0 ? [] : [{ thing: index, jack: step.from, nth }];
-  });
+  const takes =
+    step.kind === 'cord' ? step.lead.takes : (space.ownTakes[space.arcs.cord[step.arc] ?? NONE] ?? NOTHING);
+  return takes.map((thing, nth) => ({ thing, jack: step.from, nth }));
 }
 
 /** The way of a demand over given steps. */

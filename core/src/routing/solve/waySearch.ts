@@ -43,6 +43,13 @@ export interface SearchTask {
   readonly mateEnds: ReadonlySet<number>;
 }
 
+/** The cheapest way to an end: its steps, and its points with what conflicts cost on the terms of the search. */
+export interface FoundEnd {
+  readonly end: number;
+  readonly price: number;
+  readonly steps: readonly Step[];
+}
+
 /**
  * One search (A*). A state is (goals passed, kind of signal, node); nodes are lanes, then hubs, where a
  * kind of cord is chosen, then entries, where the jack it goes into is.
@@ -53,6 +60,8 @@ export class WaySearch {
   private readonly cursor = new Map<number, number>();
   private readonly isShared: boolean;
   private readonly below: number;
+  private readonly ended = new Set<number>();
+  private hasBegun = false;
   /** States taken up: what the work was. */
   settled = 0;
 
@@ -61,15 +70,22 @@ export class WaySearch {
     this.below = task.terms.below ?? Infinity;
   }
 
-  /** The steps of the cheapest way, or undefined. */
-  run(): readonly Step[] | undefined {
-    const { heap, task } = this;
-    const { demand, space, shape, ledger, prices } = task;
-    const { lanes, hubsEnd, width, layerSize } = shape;
-    ledger.begin(layerSize * (demand.goals.length + 1));
+  /** Begins at the source. */
+  private begin(): void {
+    const { demand, space, shape, ledger, prices } = this.task;
+    ledger.begin(shape.layerSize * (demand.goals.length + 1));
     const signal = space.laneMedium[demand.start] ?? ANY_MEDIUM;
-    const atStart = prices.of(demand.start, space.arcs.to.length + lanes);
+    const atStart = prices.of(demand.start, space.arcs.to.length + shape.lanes);
     this.arrive(demand.start, signal, 0, atStart, NO_STATE, NONE);
+    this.hasBegun = true;
+  }
+
+  /** The cheapest way to an end it has not come to before, or undefined where there is none. */
+  next(): FoundEnd | undefined {
+    if (!this.hasBegun) this.begin();
+    const { heap, task, ended } = this;
+    const { demand, shape, ledger } = task;
+    const { lanes, hubsEnd, width, layerSize } = shape;
     while (heap.size > 0) {
       const state = heap.pop();
       const key = heap.lastCost;
@@ -82,7 +98,11 @@ export class WaySearch {
       const total = ledger.cost(state);
       if (key > total + this.onward(layer, node)) continue;
       this.settled++;
-      if (layer === demand.goals.length) return this.stepsTo(state);
+      if (layer === demand.goals.length) {
+        if (ended.has(node)) continue;
+        ended.add(node);
+        return { end: node, price: total, steps: this.stepsTo(state) };
+      }
       if (node < lanes) this.leaveLane(state, layer, node, total);
       else this.leaveHub(state, layer, node, total);
     }
@@ -208,6 +228,9 @@ export class WaySearch {
     const knob = arcs.knob[arc] ?? NONE;
     if (knob >= 0) cost += prices.of(knobResource(space, knob), arcs.value[arc] ?? 0);
     if (isCord) {
+      // A cord that a way of the same source runs over is off the hook already.
+      if (table.withValue(to, value) === 0)
+        cost += prices.taking(space.ownTakes[arcs.cord[arc] ?? NONE] ?? [], from);
       cost += prices.of(plugResource(space, from), to) + prices.of(plugResource(space, to), from);
       cost += prices.openingOf(from) + prices.openingOf(to);
     }

@@ -1,10 +1,10 @@
 import { SearchLedger } from '../searchLedger';
-import type { RoutingSpace, Step } from '../space/routingSpace';
+import type { RoutingSpace } from '../space/routingSpace';
 import type { Bound, Terrain } from './bounds';
 import { boundTo, terrainOf } from './bounds';
 import type { ClaimTable } from './claimTable';
 import type { Demand, Goal } from './demand';
-import { cordsByJack, countOf } from './mateCords';
+import { cordsByJack } from './mateCords';
 import { SearchPrices } from './searchPrices';
 import type { StateShape } from './stateShape';
 import { stateShapeOf } from './stateShape';
@@ -12,11 +12,17 @@ import type { Terms } from './terms';
 import { banKey, banThingKey, CLEAR } from './terms';
 import type { Way } from './way';
 import { contradictionIn, wayOf } from './way';
-import type { LayerBound } from './waySearch';
+import type { FoundEnd, LayerBound } from './waySearch';
 import { WaySearch } from './waySearch';
 
 /** A way that contradicts itself is searched again without one of the two, at most this deep. */
 const MOST_RETRIES = 5;
+
+/** A way, and its points with what conflicts cost on the terms it was found on. */
+export interface PricedWay {
+  readonly way: Way;
+  readonly price: number;
+}
 
 /**
  * Finds the cheapest way of one demand (A*). Deterministic
@@ -44,43 +50,54 @@ export class Wayfinder {
    * @param mates ways of the same source that are claimed: what they share costs nothing more.
    */
   find(demand: Demand, terms: Terms = CLEAR, mates: readonly Way[] = []): Way | undefined {
-    return this.findBanning(demand, terms, mates, MOST_RETRIES);
+    return this.priced(demand, terms, mates)?.way;
   }
 
-  private findBanning(demand: Demand, terms: Terms, mates: readonly Way[], retries: number): Way | undefined {
-    const steps = demand.start < 0 ? undefined : this.search(demand, terms, mates);
-    if (steps === undefined) return undefined;
+  /** The same with its price. */
+  priced(demand: Demand, terms: Terms, mates: readonly Way[]): PricedWay | undefined {
+    const found = demand.start < 0 ? undefined : this.search(demand, terms, mates, 1)[0];
+    return found && this.whole(demand, terms, mates, found, MOST_RETRIES);
+  }
+
+  /** The cheapest way to each end that may be reached on these terms. */
+  toEnds(demand: Demand, terms: Terms, mates: readonly Way[]): readonly PricedWay[] {
+    if (demand.start < 0) return [];
+    return this.search(demand, terms, mates, Infinity).flatMap((found) => {
+      const own = { ...terms, ends: (lane: number) => lane === found.end };
+      return this.whole(demand, own, mates, found, MOST_RETRIES) ?? [];
+    });
+  }
+
+  /** A found way, or, where it does not hold together, the cheapest that does. */
+  private whole(
+    demand: Demand,
+    terms: Terms,
+    mates: readonly Way[],
+    { steps, price }: FoundEnd,
+    retries: number,
+  ): PricedWay | undefined {
     const way = wayOf(this.space, demand, steps);
-    const flaws = this.flawsOf(way, terms, cordsByJack(mates));
-    if (flaws.length === 0) return way;
+    const flaws = this.flawsOf(way, terms);
+    if (flaws.length === 0) return { way, price };
     if (retries === 0) return undefined;
     const tries = flaws.flatMap((flaw) => {
-      const bans = new Set([...(terms.bans ?? []), flaw]);
-      return this.findBanning(demand, { ...terms, bans }, mates, retries - 1) ?? [];
+      const without = { ...terms, bans: new Set([...(terms.bans ?? []), flaw]) };
+      const [found] = this.search(demand, without, mates, 1);
+      return (found && this.whole(demand, without, mates, found, retries - 1)) ?? [];
     });
-    return tries.sort((a, b) => a.cost - b.cost)[0];
+    return tries.sort((a, b) => a.price - b.price)[0];
   }
 
   /** What a way would have to do without, one thing or another, to hold together; nothing where it does. */
-  private flawsOf(
-    way: Way,
-    { perConflict }: Terms,
-    mateCords: ReturnType<typeof cordsByJack>,
-  ): readonly number[] {
+  private flawsOf(way: Way, { perConflict }: Terms): readonly number[] {
     const clash = contradictionIn(way);
     if (clash !== undefined) return [clash.value, clash.other].map((value) => banKey(clash.resource, value));
     if (perConflict !== Infinity) return [];
-    for (const { thing } of way.takes) {
-      const fresh = way.steps.filter(
-        (step) =>
-          step.kind === 'cord' && step.lead.takes.includes(thing) && mateCords.get(step.from) !== step,
-      );
-      const wanted = fresh.reduce(
-        (sum, step) => sum + (step.kind === 'cord' ? countOf(step.lead.takes, thing) : 0),
-        0,
-      );
-      if (wanted > Math.max(0, this.table.left(thing)))
-        return fresh.map(({ from }) => banThingKey(thing, from));
+    const fresh = way.takes.filter((taking) => !this.table.isTaken(taking));
+    for (const { thing } of fresh) {
+      const wanted = fresh.filter((taking) => taking.thing === thing);
+      if (wanted.length > Math.max(0, this.table.left(thing)))
+        return [...new Set(wanted.map(({ jack }) => banThingKey(thing, jack)))];
     }
     return [];
   }
@@ -106,7 +123,7 @@ export class Wayfinder {
     return layers;
   }
 
-  private search(demand: Demand, terms: Terms, mates: readonly Way[]): readonly Step[] | undefined {
+  private search(demand: Demand, terms: Terms, mates: readonly Way[], most: number): readonly FoundEnd[] {
     const { space, table, ledger, shape } = this;
     const search = new WaySearch({
       ...{ space, table, shape, ledger, demand, terms },
@@ -115,9 +132,11 @@ export class Wayfinder {
       mateCords: cordsByJack(mates),
       mateEnds: new Set(mates.map(({ end }) => end)),
     });
-    const steps = search.run();
+    const found: FoundEnd[] = [];
+    for (let next = search.next(); next !== undefined; next = found.length < most ? search.next() : undefined)
+      found.push(next);
     this.settled += search.settled;
-    return steps;
+    return found;
   }
 }
 

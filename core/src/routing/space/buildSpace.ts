@@ -9,6 +9,7 @@ import { CROSSPOINT_PER_CORD, HOP_POINTS, keptCordPoints, newCordPoints, weights
 import { ArcList } from './arcList';
 import type { Choosables } from './choosableArcs';
 import { choosablesOf, pairKey } from './choosableArcs';
+import type { Hook } from './leads';
 import { hookOf, leadClass, leadsByClass, takenBy } from './leads';
 import type { LeadHub, RoutingSpace } from './routingSpace';
 import { ANY_MEDIUM, NONE } from './routingSpace';
@@ -145,8 +146,7 @@ function leadHubs(
 }
 
 /** What the cords that stay have left on the hook. */
-function capacityOf(rig: Rig, fixed: readonly Cord[]): readonly number[] {
-  const hook = hookOf(rig);
+function capacityOf(hook: Hook, fixed: readonly Cord[]): readonly number[] {
   const left = [...hook.counts];
   for (const cord of fixed) for (const index of takenBy(hook, cord)) left[index] = (left[index] ?? 0) - 1;
   return left;
@@ -169,6 +169,7 @@ export function buildSpace(
   const fixed = scene.cords.filter(({ id }) => !ours.has(id));
   const graph = compileNear(rig, session, { ...scene, cords: fixed });
   const weights = weightsOf(session.routing);
+  const hook = hookOf(rig);
   const normals = normalsOf(graph);
   const choosables = choosablesOf(rig, scene, graph);
   const opened = new Float64Array(normals.numberOf.size).fill(weights.normals);
@@ -199,7 +200,8 @@ export function buildSpace(
     normalCount: normals.numberOf.size,
     knobs: choosables.knobs,
     ownCords: own,
-    hook: hookOf(rig),
-    capacity: capacityOf(rig, fixed),
+    ownTakes: own.map((cord) => takenBy(hook, cord)),
+    hook,
+    capacity: capacityOf(hook, fixed),
   };
 }

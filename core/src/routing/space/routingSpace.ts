@@ -62,6 +62,8 @@ export interface RoutingSpace {
   readonly knobs: readonly RouterKnob[];
   /** Cords the router planned before: it may keep or pull them. */
   readonly ownCords: readonly Cord[];
+  /** What each of them takes off the hook, as indices into its counts. */
+  readonly ownTakes: readonly (readonly number[])[];
   readonly hook: Hook;
   /** What the hook holds for the router. */
   readonly capacity: readonly number[];
