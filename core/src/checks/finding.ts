@@ -34,6 +34,7 @@ export const RULE_IDS = [
   'mult-overload',
   'dead-end',
   'orphan-cord',
+  'cords-short',
   'virtual-not-physical',
   'over-max-input',
   'low-into-converter',

@@ -1,7 +1,7 @@
 import type { BrokenLeg } from '../routing/brokenLegs';
-import type { Obstacle } from '../routing/diagnose';
+import type { Obstacle } from '../routing/why/obstacle';
 import type { Quiet } from '../repatch/step';
-import type { DeviceId, LaneId, StationId } from '../rig/ids';
+import type { AdaptorId, DeviceId, LaneId, StationId, StockId } from '../rig/ids';
 import type { HearingTable } from '../units/hearing';
 import type { Medium } from '../rig/medium';
 import type { PlaceRole } from '../routing/waypoints';
@@ -125,6 +125,16 @@ export type FindingDetail =
     }
   | { readonly rule: 'dead-end'; readonly figures: { readonly what: 'output' | 'input' } }
   | { readonly rule: 'orphan-cord'; readonly figures: Readonly<Record<string, never>> }
+  | {
+      readonly rule: 'cords-short';
+      readonly figures: {
+        /** The kind of cord or adaptor. */
+        readonly what: StockId | AdaptorId;
+        readonly needed: number;
+        readonly have: number;
+        readonly tooMany: number;
+      };
+    }
   | {
       readonly rule: 'virtual-not-physical';
       readonly figures: {

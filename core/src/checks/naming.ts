@@ -1,6 +1,10 @@
 import type { SignalGraph } from '../graph/signalGraph';
 import type { EntityRef } from './finding';
+import { settingsOf } from '../rig/buildDevice';
+import { knobTitle } from '../rig/knobText';
 import type { Rig } from '../rig/rigSchema';
+import type { SettingKey } from '../rig/settings';
+import { partsOfSettingKey } from '../rig/settings';
 import type { Session } from '../session/sessionSchema';
 
 /** Turns ids into the names a reader knows. An id that leads nowhere is named as itself. */
@@ -10,7 +14,10 @@ export interface Naming {
   thread(id: string): string;
   cord(id: string): string;
   device(id: string): string;
+  /** A kind of cord or adaptor. */
   stock(id: string): string;
+  /** "Interface: 4 To host", a switch or knob of a device. */
+  knob(key: string): string;
   track(id: string): string;
   performer(id: string): string;
 }
@@ -45,7 +52,13 @@ export function namingOf(rig: Rig, session: Session, graph: SignalGraph): Naming
     device: (id) => devices.get(id)?.name ?? id,
     track: (id) => tracks.get(id)?.name ?? id,
     performer: (id) => session.performers.find((candidate) => candidate.id === id)?.name ?? id,
-    stock: (id) => rig.cords.find((candidate) => candidate.id === id)?.name ?? id,
+    stock: (id) => [...rig.cords, ...rig.adaptors].find((candidate) => candidate.id === id)?.name ?? id,
+    knob: (key) => {
+      const { deviceId, setting, channel } = partsOfSettingKey(key as SettingKey);
+      const device = devices.get(deviceId);
+      const spec = device && settingsOf(device).find((each) => each.setting === setting);
+      return spec === undefined || device === undefined ? key : `${device.name}: ${knobTitle(spec, channel)}`;
+    },
   };
 }
 

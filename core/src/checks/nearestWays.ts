@@ -1,5 +1,5 @@
 import type { ThreadId } from '../rig/ids';
-import type { Obstacle } from '../routing/diagnose';
+import type { Obstacle } from '../routing/why/obstacle';
 import { route } from '../routing/route';
 import type { CheckContext, PlannedThread } from './context';
 import type { ProposedCord } from './findingDetail';

@@ -1,6 +1,6 @@
-import type { Obstacle } from '../routing/diagnose';
-import type { PinRef } from '../routing/pinned';
-import type { Remedy } from '../routing/remedy';
+import type { Obstacle } from '../routing/why/obstacle';
+import type { PinRef } from '../routing/why/pinned';
+import type { Remedy } from '../routing/why/obstacle';
 import type { Naming } from './naming';
 import { ROLE_WORDS } from './roleWords';
 
@@ -44,10 +44,42 @@ export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
       const threads = list(obstacle.pins.map(({ thread }) => naming.thread(thread)));
       return `Pins contradict each other: ${pins} (${threads}). Take one of them away.`;
     }
+    case 'knob-set':
+      return `${naming.knob(obstacle.key)} was set by hand, and the way to ${naming.lane(obstacle.lane)} needs it elsewhere. Set it free, or choose another way.`;
     case 'no-pair':
       return `No ${String(obstacle.width)} adjacent DAW inputs, the first of them odd, can be reached together. Make room for them, or unlink the sides.`;
-    case 'no-cord-left':
-      return `It needs ${naming.lane(obstacle.from)} → ${naming.lane(obstacle.to)}, but no ${naming.stock(obstacle.stock)} is left. Free one, or raise the number in the rig.`;
+    case 'one-for-several': {
+      const { lane, station, role } = obstacle;
+      const place = station === undefined ? naming.lane(lane) : naming.station(station);
+      const other = role === undefined ? 'way around it' : ROLE_WORDS[role];
+      return `Two of its sides need ${place}, and there is no other ${other} for one of them. Make one free, or unlink the sides.`;
+    }
+    case 'other-side':
+      return `${naming.thread(obstacle.thread)}, which belongs to it, has no way: ${obstacleSentence(obstacle.obstacle, naming)}`;
+    case 'strict-pair':
+      return `This host takes an insert back at the input with the number of its send, ${naming.lane(obstacle.send)}, and the pin says ${naming.station(obstacle.pin.station)}. Take the pin away, or choose the send with its number.`;
+    case 'faulty': {
+      const jacks = list(obstacle.lanes.map((id) => naming.lane(id)));
+      const are = obstacle.lanes.length === 1 ? 'is' : 'are';
+      return obstacle.pin === undefined
+        ? `Every way leads over ${jacks}, which ${are} marked as faulty. Mend it and take the mark off, or wire a way around it.`
+        : `The pin on ${naming.station(obstacle.pin.station)} insists on ${jacks}, which ${are} marked as faulty. Take the pin away, or mend it and take the mark off.`;
+    }
+    case 'no-lead': {
+      const [from, to] = obstacle.connectors.map((connector) => connector.toUpperCase());
+      const kinds =
+        from === to
+          ? `${from ?? ''} to ${to ?? ''}`
+          : `${from ?? ''} to ${to ?? ''}, or an adaptor between the two`;
+      return `No cord of the rig joins ${naming.lane(obstacle.from)} (${from ?? ''}) to ${naming.lane(obstacle.to)} (${to ?? ''}). Get one from ${kinds}, and enter it in the rig.`;
+    }
+    case 'no-cord-left': {
+      const { needed, left, stock } = obstacle;
+      const way = `${naming.lane(obstacle.from)} → ${naming.lane(obstacle.to)}`;
+      return needed === 1
+        ? `It needs ${way}, but no ${naming.stock(stock)} is left. Free one, or raise the number in the rig.`
+        : `It needs ${String(needed)} of ${naming.stock(stock)} and ${left === 0 ? 'none' : `only ${String(left)}`} ${left < 2 ? 'is' : 'are'} left: there is none for ${way}. Free ${String(needed - left)}, or raise the number in the rig.`;
+    }
     case 'no-way': {
       const { lane, station, role } = obstacle;
       const named = lane === undefined ? station && naming.station(station) : naming.lane(lane);

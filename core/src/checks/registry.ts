@@ -1,5 +1,6 @@
 import type { Rule } from './rule';
 import { clockMasters } from './rules/clockMasters';
+import { cordsShort } from './rules/cordsShort';
 import { cueDelay } from './rules/cueDelay';
 import { deadEnd } from './rules/deadEnd';
 import { feedbackLoop } from './rules/feedbackLoop';
@@ -52,6 +53,7 @@ export const RULES: readonly Rule[] = [
   multOverload,
   deadEnd,
   orphanCord,
+  cordsShort,
   virtualNotPhysical,
   overMaxInput,
   lowIntoConverter,

@@ -4,7 +4,7 @@ import { obstacleSentence } from '../checks/obstacleWording';
 import type { PinRole } from '../rig/deviceModel';
 import type { StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
-import type { Obstacle } from '../routing/diagnose';
+import type { Obstacle } from '../routing/why/obstacle';
 import { trialsFor } from '../routing/trial';
 import type { Scene, Session, Thread } from '../session/sessionSchema';
 import { threadsIn } from '../session/sessionSchema';

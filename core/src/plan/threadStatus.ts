@@ -1,4 +1,4 @@
-import type { Obstacle } from '../routing/diagnose';
+import type { Obstacle } from '../routing/why/obstacle';
 import type { ProposedCord } from '../checks/findingDetail';
 import type { ReportedFinding } from '../checks/runChecks';
 import type { Realisation } from '../routing/realise';

@@ -1,9 +1,7 @@
 import type { ThreadId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
-import type { Cord, Scene, Session, Thread } from '../session/sessionSchema';
+import type { Cord, Scene, Session } from '../session/sessionSchema';
 import { carrySettings } from './carrySettings';
-import type { Inquiry, Obstacle } from './diagnose';
-import { diagnose } from './diagnose';
 import type { NewSettings, ThreadWay } from './patch';
 import { cordsOf, crosspointSettings } from './patch';
 import { preampsHad } from './preampsHad';
@@ -17,7 +15,9 @@ import type { Gain } from './solve/gains';
 import { gainsOf } from './solve/gains';
 import { sameSteps } from './solve/putBack';
 import type { Way } from './solve/way';
-import { handHeldJacks } from './withoutHandCords';
+import { diagnose } from './why/diagnose';
+import type { Inquiry } from './why/inquiry';
+import type { Obstacle } from './why/obstacle';
 
 export type ThreadOutcome =
   | {
@@ -83,7 +83,7 @@ interface Solved {
 function outcomesOf(
   { prepared, board, ways, kept }: Solved,
   wanted: (id: ThreadId) => boolean,
-  withoutHandCords: (thread: Thread) => ReturnType<Inquiry['withoutHandCords']>,
+  place: Pick<Inquiry, 'rig' | 'session' | 'scene'>,
 ): readonly ThreadOutcome[] {
   const { threads, items, standing } = prepared;
   const gains = gainsOf(board, standing);
@@ -97,10 +97,9 @@ function outcomesOf(
     const demand = item?.demands.find((each) => each.thread === id);
     if (way !== undefined || item === undefined || demand === undefined || !wanted(id)) return [];
     const obstacle = diagnose({
-      ...{ board, threads, thread, demand, ways },
-      width: item.demands.length,
+      ...{ ...place, board, threads, thread, demand, ways },
+      sides: item.demands,
       seeksRemedy: true,
-      withoutHandCords: () => withoutHandCords(thread),
     });
     return [{ thread: id, routed: false, obstacle }];
   });
@@ -145,9 +144,7 @@ export function routeUnless(
       ...carrySettings(rig, scene, space.graph, moved, stays),
       ...crosspointSettings(space, before, [...ways.values()]),
     },
-    outcomes: outcomesOf({ prepared, board, ways, kept }, isWanted, (thread) =>
-      handHeldJacks(rig, session, scene, thread),
-    ),
+    outcomes: outcomesOf({ prepared, board, ways, kept }, isWanted, { rig, session, scene }),
     cost: board.total(),
   };
 }

@@ -5,14 +5,13 @@ import type { Scene, Session, Thread } from '../session/sessionSchema';
 import type { AccountLine } from './account';
 import { accountOf } from './account';
 import { itemsFor } from './demands';
-import type { Obstacle } from './diagnose';
-import { diagnose } from './diagnose';
 import { prepare } from './prepare';
 import { putStanding } from './solve/solve';
 import type { Demand, Item } from './solve/demand';
 import type { Way } from './solve/way';
 import { NONE } from './space/routingSpace';
-import { handHeldJacks } from './withoutHandCords';
+import { diagnose } from './why/diagnose';
+import type { Obstacle } from './why/obstacle';
 
 /** A way that a variant of a thread would have. */
 export interface FoundTrial {
@@ -92,11 +91,10 @@ export function trialsFor(rig: Rig, session: Session, scene: Scene, id: ThreadId
       if (found !== undefined) return found;
       const others = threads.map((each) => (each.id === id ? thread : each));
       const obstacle = diagnose({
-        ...{ board, thread, demand, ways },
+        ...{ rig, session, scene, board, thread, demand, ways },
         threads: others,
-        width: 1,
+        sides: [demand],
         seeksRemedy: false,
-        withoutHandCords: () => handHeldJacks(rig, session, scene, thread),
       });
       return { found: false, obstacle };
     },

@@ -6,7 +6,7 @@ import { compile } from '@ft/core/graph/compile';
 import { planOf } from '@ft/core/plan/plan';
 import { removeDevicesEdits } from '@ft/core/plan/rigEdits';
 import { brokenLegs } from '@ft/core/routing/brokenLegs';
-import type { Obstacle } from '@ft/core/routing/diagnose';
+import type { Obstacle } from '@ft/core/routing/why/obstacle';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { saltglassRooms } from '../fixtures/builtDemo';
 import { contextOf, firstScene } from '../fixtures/studioOf';

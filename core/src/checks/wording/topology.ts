@@ -88,6 +88,7 @@ export const TOPOLOGY: Speak<
   | 'mult-overload'
   | 'dead-end'
   | 'orphan-cord'
+  | 'cords-short'
   | 'virtual-not-physical'
 > = {
   'gone-from-rig': ({ gone, knobs }, naming, finding) => {
@@ -170,6 +171,15 @@ export const TOPOLOGY: Speak<
     wrong: `No thread uses the cord ${namesOf(finding, naming, 'cord').join('')}.`,
     remedy: 'Take it out of the scene, or make a thread of what it is for.',
   }),
+  'cords-short': ({ what, needed, have, tooMany }, naming, finding) => {
+    const held = finding.at.map(({ kind, id }) =>
+      kind === 'cord' ? `the cord ${naming.cord(id)}` : naming[kind](id),
+    );
+    return {
+      wrong: `The scene needs ${String(needed)} of ${naming.stock(what)} and the rig has ${String(have)}: ${String(tooMany)} too many, held by ${held.join(', ')}.`,
+      remedy: 'Route again, leave one of them out, or raise the number in the rig if there are more.',
+    };
+  },
   'virtual-not-physical': ({ what, number, bus }, naming, finding) => {
     const [wrong, remedy] = JOINED[what](bus ?? String(number ?? ''));
     return { wrong: `${namesOf(finding, naming, 'track').join('')} ${wrong}.`, remedy };

@@ -104,6 +104,23 @@ function replace(
   );
 }
 
+/** An item leaves, whoever waits takes a place, the cheapest first, and it looks for another. */
+function giveUp(
+  board: Board,
+  item: number,
+  order: readonly number[],
+  ideals: readonly (ItemWays | undefined)[],
+): boolean {
+  const costOf = (each: number): number => (ideals[each] ?? []).reduce((sum, { cost }) => sum + cost, 0);
+  const waiting = order.filter((each) => board.ways(each) === undefined && ideals[each] !== undefined);
+  if (board.ways(item) === undefined || waiting.length === 0) return false;
+  waiting.sort((a, b) => costOf(a) - costOf(b));
+  return pays(board, [item, ...waiting], () => {
+    for (const each of [item, ...waiting]) board.set(each, undefined);
+    for (const each of [...waiting, item]) board.set(each, board.find(each));
+  });
+}
+
 /**
  * An item, those in the way of what it would like best, those in the way of theirs, and those without a way that
  * would like the same.
@@ -119,8 +136,7 @@ function neighbours(
     const liked = ideals[group[i] ?? -1];
     if (liked === undefined) continue;
     const near = [...rivalsOf(board, liked, order), ...waitingBeside(board, liked, order, ideals)];
-    for (const rival of near)
-      if (!group.includes(rival) && group.length < MOST_TOGETHER) group.push(rival);
+    for (const rival of near) if (!group.includes(rival) && group.length < MOST_TOGETHER) group.push(rival);
   }
   return group;
 }
@@ -159,17 +175,22 @@ export function polish(
       return exchange(board, group, over);
     });
   };
+  const ifWanting =
+    (move: (item: number) => boolean) =>
+    (item: number): boolean =>
+      wanting(item) && move(item);
   const moves: readonly ((item: number) => boolean)[] = [
-    (item) => again(board, item),
-    ...ASKING_PRICES.map((price) => (item: number) => push(board, item, order, price * cord)),
-    (item) => replace(board, item, order, neighbours(board, item, order, ideals), over),
-    exactly,
+    ifWanting((item) => again(board, item)),
+    ...ASKING_PRICES.map((price) => ifWanting((item) => push(board, item, order, price * cord))),
+    (item) => giveUp(board, item, order, ideals),
+    ifWanting((item) => replace(board, item, order, neighbours(board, item, order, ideals), over)),
+    ifWanting(exactly),
   ];
   for (let pass = 0; pass < MOST_PASSES; pass++) {
     let better = false;
     for (const move of moves)
       for (const item of order)
-        if (!over() && wanting(item) && move(item)) {
+        if (!over() && move(item)) {
           better = true;
           tried.clear();
         }

@@ -101,6 +101,16 @@ const beside = (cord: { from: string; to: string }, wires: Parts['wires'] = WORK
   cords: [cord],
 });
 
+/** Two cords between jacks of a bay, and as many of the kind as the rig counts. */
+const twoCords = (count: number): Parts => ({
+  devices: [{ id: 'bay', type: 'patchbay', params: { columns: 4, normalling: 'none' } }],
+  stocks: [{ id: 'tt', name: 'TT cord', connectors: ['tt', 'tt'], lengthM: 0.6, colour: '', count }],
+  cords: [
+    { from: 'bay/upper-1/1', to: 'bay/lower-3/1' },
+    { from: 'bay/upper-2/1', to: 'bay/lower-4/1' },
+  ],
+});
+
 const bus = (tracks: readonly Track[]): Parts =>
   dawParts(tracks, {
     devices: [loudspeaker('monitor')],
@@ -127,6 +137,7 @@ export const TOPOLOGY_EXAMPLES: Examples<
   | 'mult-overload'
   | 'dead-end'
   | 'orphan-cord'
+  | 'cords-short'
   | 'virtual-not-physical'
 > = {
   'feedback-loop': { trips: recordsItsBus(true), nearMiss: recordsItsBus(false), at: ['track:take'] },
@@ -160,6 +171,11 @@ export const TOPOLOGY_EXAMPLES: Examples<
       ...WORKED_LADDER.wires!.filter(([from]) => from !== 'preamp/out-1/1'),
     ]),
     at: ['cord:cord-1'],
+  },
+  'cords-short': {
+    trips: twoCords(1),
+    nearMiss: twoCords(2),
+    at: ['cord:cord-1', 'cord:cord-2'],
   },
   'virtual-not-physical': { trips: bus([SENDS]), nearMiss: bus([SENDS, LISTENS]), at: ['track:narrator'] },
 };

@@ -1,10 +1,10 @@
-import type { PinRole } from '../rig/deviceModel';
-import { STATION_ROLES } from '../rig/deviceModel';
-import type { StationId, ThreadId } from '../rig/ids';
-import type { Thread } from '../session/sessionSchema';
-import type { Board } from './solve/board';
-import type { Demand, Goal } from './solve/demand';
-import { waypointsOf } from './waypoints';
+import type { PinRole } from '../../rig/deviceModel';
+import { STATION_ROLES } from '../../rig/deviceModel';
+import type { StationId, ThreadId } from '../../rig/ids';
+import type { Thread } from '../../session/sessionSchema';
+import type { Board } from '../solve/board';
+import type { Demand, Goal } from '../solve/demand';
+import { waypointsOf } from '../waypoints';
 
 /** A pin somebody set. */
 export interface PinRef {

@@ -1,17 +1,12 @@
-import type { ThreadId } from '../rig/ids';
-import type { Thread } from '../session/sessionSchema';
-import type { Holder, Inquiry } from './diagnose';
+import type { ThreadId } from '../../rig/ids';
+import type { Thread } from '../../session/sessionSchema';
+import type { Inquiry } from './inquiry';
+import type { Holder, Remedy } from './obstacle';
 import type { PinRef } from './pinned';
 import { demandWithoutPin, pinsOf } from './pinned';
-import { Board } from './solve/board';
-import { CLEAR } from './solve/terms';
-import type { Way } from './solve/way';
-
-/** The least that would free a way: a pin taken away, others moved, or a thread left out of the scene. */
-export type Remedy =
-  | { readonly code: 'unpin'; readonly pin: PinRef }
-  | { readonly code: 're-plan'; readonly moves: readonly ThreadId[] }
-  | { readonly code: 'leave-out'; readonly thread: ThreadId };
+import { Board } from '../solve/board';
+import { CLEAR } from '../solve/terms';
+import type { Way } from '../solve/way';
 
 /** More holders than these are not tried one by one. */
 const MOST_HOLDERS = 6;
