@@ -1,8 +1,12 @@
 import type { EditJson } from '../edits/editKind';
 import type { ThreadId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
+import { compileNear } from '../graph/recompile';
+import { cordsWithout } from '../routing/cordsWithout';
+import { realiseAll } from '../routing/realiseAll';
 import { release } from '../routing/release';
 import type { Scene, Session } from '../session/sessionSchema';
+import { threadsIn } from '../session/sessionSchema';
 import { patchEdits } from './patchEdits';
 
 /** Pulls the cords of a thread in one scene, lets go of its crosspoints and turns its preamp back. */
@@ -10,7 +14,8 @@ export function releaseEdits(rig: Rig, session: Session, scene: Scene, id: Threa
   const thread = session.threads.find((each) => each.id === id);
   // Cords it still has in a scene it is no longer active in come out as well.
   if (thread?.scenes.includes(scene.id) !== true) {
-    const cords = scene.cords.filter((cord) => cord.thread !== id);
+    const runs = realiseAll(compileNear(rig, session, scene), threadsIn(session, scene));
+    const cords = cordsWithout(scene.cords, id, runs);
     return patchEdits({ session: session.id, scene: scene.id }, scene, cords, {});
   }
   const { cords, settings } = release(rig, session, scene, id);

@@ -46,18 +46,30 @@ const scenesOf = (
     )
     .map(({ id }) => id);
 
-/** Edits followed by the routing, in every scene they are in, of the threads they touch. Refused edits are given back as they are. */
+/**
+ * Edits followed by the routing, in every scene they are in, of the threads they touch. Refused edits are given
+ * back as they are.
+ * @param added those of the threads that were not there before.
+ */
 function thenRoute(
   studio: Studio,
   place: ScenePlace,
   edits: readonly EditJson[],
   threads: readonly ThreadId[],
+  added: readonly ThreadId[] = [],
 ): readonly EditJson[] {
   let now = after(studio, edits);
   if (now === undefined) return edits;
   const all = [...edits];
   for (const scene of scenesOf(now, place.session, threads)) {
-    const more: readonly EditJson[] = routeEdits(now, { ...place, scene }, { only: threads });
+    const more: readonly EditJson[] = routeEdits(
+      now,
+      { ...place, scene },
+      {
+        only: threads,
+        added,
+      },
+    );
     all.push(...more);
     now = after(now, more) ?? now;
   }
@@ -104,6 +116,7 @@ export function addThreadEdits(
     place,
     [{ type: 'thread.add', session: place.session, item: thread }],
     [thread.id],
+    [thread.id],
   );
   const next = after(studio, edits);
   return next === undefined ? edits : [...edits, ...preampEdits(next, place, thread, wish)];
@@ -119,6 +132,7 @@ export const addThreadsEdits = (
     studio,
     place,
     threads.map((item) => ({ type: 'thread.add', session: place.session, item })),
+    threads.map(({ id }) => id),
     threads.map(({ id }) => id),
   );
 

@@ -26,16 +26,17 @@ function preampOn(graph: SignalGraph, { steps }: Way): GraphStation | undefined 
  * When threads move to other preamp channels, gain, 48 V, pad and polarity go with them, as far as the new
  * channels have them; a channel that was left goes back to its initial state, unless another thread stays on it.
  * Threads may swap.
- * @param stays ways of threads that have not moved.
+ * @param threads all that have a way, whether it is the one they had or not.
  */
 export function carrySettings(
   rig: Rig,
   scene: Scene,
   graph: SignalGraph,
   threads: readonly Moved[],
-  stays: readonly Way[],
 ): NewSettings {
-  const held = new Set(stays.flatMap((way) => preampOn(graph, way)?.id ?? []));
+  const held = new Set(
+    threads.flatMap(({ before, way }) => (before?.id === preampOn(graph, way)?.id ? (before?.id ?? []) : [])),
+  );
   const left: Record<SettingKey, null> = {};
   const carried: Record<SettingKey, SettingValue> = {};
   for (const { before: old, way } of threads) {

@@ -22,24 +22,42 @@ function freeCordId(thread: ThreadId, taken: ReadonlySet<string>): CordId {
   }
 }
 
+/** The threads that run over each cord that was there before. */
+function usersOf(
+  { arcs }: RoutingSpace,
+  ways: readonly ThreadWay[],
+): ReadonlyMap<number, readonly ThreadId[]> {
+  const users = new Map<number, readonly ThreadId[]>();
+  for (const { thread, way } of ways)
+    for (const step of way.steps) {
+      const cord = step.kind === 'arc' ? (arcs.cord[step.arc] ?? NONE) : NONE;
+      if (cord >= 0) users.set(cord, [...(users.get(cord) ?? []), thread]);
+    }
+  return users;
+}
+
 /**
- * The cords of all ways. One that was there before keeps its id; one that several threads share is one
- * cord, planned for the first of them.
+ * The cords of all ways. One that was there before keeps its id, and its thread as long as that runs over it; one
+ * that several threads share is one cord, planned for the first of them.
  * @param others ids of cords that stay besides.
  */
 export function cordsOf(
-  { arcs, ownCords, graph }: RoutingSpace,
+  space: RoutingSpace,
   ways: readonly ThreadWay[],
   others: readonly Cord[],
 ): readonly Cord[] {
+  const { arcs, ownCords, graph } = space;
   const taken = new Set<string>([...others, ...ownCords].map(({ id }) => id));
+  const users = usersOf(space, ways);
   const byJack = new Map<number, Cord>();
   for (const { thread, way } of ways)
     for (const step of way.steps) {
       if (byJack.has(step.from)) continue;
       if (step.kind === 'arc') {
-        const kept = ownCords[arcs.cord[step.arc] ?? NONE];
-        if (kept !== undefined) byJack.set(step.from, kept.thread === thread ? kept : { ...kept, thread });
+        const index = arcs.cord[step.arc] ?? NONE;
+        const kept = ownCords[index];
+        const isOwned = kept?.thread !== undefined && users.get(index)?.includes(kept.thread) === true;
+        if (kept !== undefined) byJack.set(step.from, isOwned ? kept : { ...kept, thread });
         continue;
       }
       const [from, to] = [graph.lanes[step.from]?.id, graph.lanes[step.to]?.id];

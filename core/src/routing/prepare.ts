@@ -30,7 +30,8 @@ export interface Prepared {
 
 /**
  * Cords the router may keep or pull: those of threads that run or are to be routed, and, where everything
- * is, those of threads the scene no longer has.
+ * is, those of threads the scene no longer has. What a thread that is left alone has of its way stays, even where
+ * its microphone's cord was planned for another line of the same microphone.
  */
 function ownCords(
   scene: Scene,
@@ -44,9 +45,16 @@ function ownCords(
       .filter(({ id }, i) => (only?.includes(id) ?? true) || running[i]?.complete === true)
       .map(({ id }) => id),
   );
+  const leftAlone = new Set(
+    running
+      .filter(({ thread }) => !inPlay.has(thread.id))
+      .flatMap(({ path }) => path.flatMap(({ cord }) => cord ?? [])),
+  );
   return scene.cords.filter(
-    ({ thread }) =>
-      thread !== undefined && (inPlay.has(thread) || (only === undefined && !active.has(thread))),
+    ({ id, thread }) =>
+      thread !== undefined &&
+      !leftAlone.has(id) &&
+      (inPlay.has(thread) || (only === undefined && !active.has(thread))),
   );
 }
 

@@ -4,7 +4,8 @@ import type { SettingKey } from '../rig/settings';
 import { settingKeyOf } from '../rig/settings';
 import type { Cord, Scene, Session } from '../session/sessionSchema';
 import type { NewSettings, ThreadWay } from './patch';
-import { cordsOf, crosspointSettings } from './patch';
+import { cordsWithout } from './cordsWithout';
+import { crosspointSettings } from './patch';
 import { prepare } from './prepare';
 import { stationOfRole } from './realise';
 import type { Way } from './solve/way';
@@ -41,7 +42,7 @@ function preampLeft(
  */
 export function release(rig: Rig, session: Session, scene: Scene, gone: ThreadId): Release {
   const prepared = prepare(rig, session, scene, undefined);
-  const { space, items, standing } = prepared;
+  const { space, items, standing, runningOf } = prepared;
   const ways = items.flatMap(({ demands }, item) =>
     demands.flatMap(({ thread }, side): ThreadWay[] => {
       const way = standing[item]?.[side];
@@ -49,11 +50,13 @@ export function release(rig: Rig, session: Session, scene: Scene, gone: ThreadId
     }),
   );
   const rest = ways.filter(({ thread }) => thread !== gone);
-  // A cord of the thread that another runs over as well is handed to that one; all others stay as they are.
-  const shared = new Map(cordsOf(space, rest, scene.cords).map((cord) => [cord.id, cord]));
   const wayOf = (all: readonly ThreadWay[]): readonly Way[] => all.map(({ way }) => way);
   return {
-    cords: scene.cords.flatMap((cord) => (cord.thread === gone ? (shared.get(cord.id) ?? []) : [cord])),
+    cords: cordsWithout(
+      scene.cords,
+      gone,
+      prepared.threads.flatMap(({ id }) => runningOf(id) ?? []),
+    ),
     settings: {
       ...preampLeft(scene, prepared, gone),
       ...crosspointSettings(space, wayOf(ways), wayOf(rest)),

@@ -131,17 +131,14 @@ export function routeUnless(
     return way === undefined ? [] : [{ thread: id, way }];
   });
   const preampsBefore = preampsHad({ rig, session, scene, prepared, added });
-  const moved = ordered
-    .filter(({ thread }) => !kept.has(thread))
-    .map(({ thread, way }) => ({ before: preampsBefore.get(thread), way }));
-  const stays = ordered.flatMap(({ thread, way }) => (kept.has(thread) ? [way] : []));
+  const onPreamps = ordered.map(({ thread, way }) => ({ before: preampsBefore.get(thread), way }));
   const ours = new Set(space.ownCords.map(({ id }) => id));
   const others = scene.cords.filter(({ id }) => !ours.has(id));
   const before = standing.flat().filter((way): way is Way => way !== undefined);
   return {
     cords: [...others, ...cordsOf(space, ordered, others)],
     settings: {
-      ...carrySettings(rig, scene, space.graph, moved, stays),
+      ...carrySettings(rig, scene, space.graph, onPreamps),
       ...crosspointSettings(space, before, [...ways.values()]),
     },
     outcomes: outcomesOf({ prepared, board, ways, kept }, isWanted, { rig, session, scene }),

@@ -97,7 +97,7 @@ function replace(
       board.set(other, board.find(other));
     });
   };
-  const groups = TOGETHER.map((size) => [...new Set([...unit, ...near.slice(0, size)])]);
+  const groups = TOGETHER.slice(0, 2).map((size) => [...new Set([...unit, ...near.slice(0, size)])]);
   return (
     others.some(withUnit) ||
     groups.some((group) => others.some((other) => !over() && withGroup(other, group)))
@@ -183,8 +183,8 @@ export function polish(
     ifWanting((item) => again(board, item)),
     ...ASKING_PRICES.map((price) => ifWanting((item) => push(board, item, order, price * cord))),
     (item) => giveUp(board, item, order, ideals),
-    ifWanting((item) => replace(board, item, order, neighbours(board, item, order, ideals), over)),
     ifWanting(exactly),
+    ifWanting((item) => replace(board, item, order, neighbours(board, item, order, ideals), over)),
   ];
   for (let pass = 0; pass < MOST_PASSES; pass++) {
     let better = false;

@@ -74,9 +74,10 @@ const FEW_ITEMS = 16;
 /**
  * Routes all items together. Where something is left without a way, few of them are tried from the other
  * end of the list as well: who comes first decides who is left out.
+ * @param first what comes of the list in its order, where that is known.
  */
-function together(task: Task): Board {
-  const board = inOrder(task, (order) => order);
+function together(task: Task, first?: Board): Board {
+  const board = first ?? inOrder(task, (order) => order);
   const items = [...board.items.keys()];
   if (items.length > FEW_ITEMS || unroutedOn(board, task.wanted) === 0 || task.cancelled()) return board;
   const other = inOrder(task, (order) => [...order].reverse());
@@ -116,7 +117,8 @@ function solved(task: Task): Board | undefined {
   const first = around(task);
   if (unroutedOn(first.board, first.missing) === 0 || task.mode === 'stay')
     return task.cancelled() ? undefined : first.board;
-  const second = together(task);
+  const isFromNothing = first.missing.length === first.board.items.length;
+  const second = together(task, isFromNothing ? first.board : undefined);
   if (task.cancelled()) return undefined;
   // Nobody moves for nothing, and nobody is stopped so that another runs instead.
   const all = [...second.items.keys()];
