@@ -146,6 +146,7 @@ function bayRig(): void {
 const BUNDLES: Readonly<Record<string, () => Studio>> = { bays: bayStudio, facility: () => facility() };
 const [name = '', file] = process.argv.slice(2);
 if (name === 'history') await history();
+else if (name === 'optimum') await optimum();
 else if (file === undefined) {
   growing();
   bayRig();

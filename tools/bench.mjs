@@ -186,9 +186,16 @@ async function stripInBrowser(base, bundle) {
 
 const kB = (bytes) => `${(bytes / 1000).toFixed(0)} kB`;
 
-/** The seeded tests with many seeds instead of few: half an hour. */
+/** The seeded tests with many seeds instead of few: an hour and more. */
 async function manySeeds() {
-  const specs = ['edits/convergence', 'plan/incremental', 'routing/optimum', 'formats/readShape', 'repatch'];
+  const specs = [
+    'edits/convergence',
+    'plan/incremental',
+    'routing/optimum',
+    'routing/again',
+    'formats/readShape',
+    'repatch',
+  ];
   const { code } = await run(bin('jest'), ['--selectProjects', 'core', '--', ...specs], {
     env: { FT_SEEDS: 'many' },
   });
@@ -197,10 +204,11 @@ async function manySeeds() {
 
 await ensureInstalled();
 if (process.argv.includes('seeds')) await manySeeds();
-if (process.argv.includes('history')) {
-  await buildServer();
-  process.exit((await run(process.execPath, ['server/dist/bench.mjs', 'history'])).code);
-}
+for (const part of ['history', 'optimum'])
+  if (process.argv.includes(part)) {
+    await buildServer();
+    process.exit((await run(process.execPath, ['server/dist/bench.mjs', part])).code);
+  }
 await ensureDebian([{ command: 'chromium', name: 'chromium' }]);
 await buildServer();
 await buildWeb();

@@ -61,9 +61,11 @@ export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
     case 'faulty': {
       const jacks = list(obstacle.lanes.map((id) => naming.lane(id)));
       const are = obstacle.lanes.length === 1 ? 'is' : 'are';
-      return obstacle.pin === undefined
-        ? `Every way leads over ${jacks}, which ${are} marked as faulty. Mend it and take the mark off, or wire a way around it.`
-        : `The pin on ${naming.station(obstacle.pin.station)} insists on ${jacks}, which ${are} marked as faulty. Take the pin away, or mend it and take the mark off.`;
+      if (obstacle.pin === undefined)
+        return `Every way leads over ${jacks}, which ${are} marked as faulty. Mend it and take the mark off, or wire a way around it.`;
+      const pinned = naming.station(obstacle.pin.station);
+      const pin = pinned === jacks ? 'a pin' : `the pin on ${pinned}`;
+      return `${jacks} ${are} marked as faulty, and ${pin} insists on it. Take the pin away, or mend it and take the mark off.`;
     }
     case 'no-lead': {
       const [from, to] = obstacle.connectors.map((connector) => connector.toUpperCase());

@@ -1,12 +1,12 @@
 import { newCordPoints, weightsOf } from '@ft/core/routing/costs';
 import { firstScene } from '../fixtures/studioOf';
-import type { Cost, Highs } from './againstOptimum';
+import type { Highs, Optimum } from './againstOptimum';
 import { exactOptimum, loadHighs, routedRandom } from './againstOptimum';
 import { seedCount } from '../fixtures/seeds';
 import { randomRouting } from './randomRouting';
 
 /** Rigs compared in every run of the suite, and as many as the README speaks of in the bench. */
-const RIGS = seedCount(8, 200);
+const RIGS = seedCount(8, 1000);
 const FIRST_SEED = 1;
 /** Differences below this are rounding. */
 const TINY = 0.5;
@@ -16,16 +16,10 @@ beforeAll(async () => {
   highs = await loadHighs();
 });
 
-function exact(seed: number): Cost {
-  const best = exactOptimum(highs, seed);
-  if (typeof best === 'string') throw new Error(`seed ${String(seed)}: ${best}`);
-  return best;
-}
+/** Rigs where a thread once was shown on the input of another, or a side of a wide one away from its other side. */
+const KEPT = [72, 74, 136, 171, 189, 190, 199, 342, 428, 807];
 
-/** Rigs where a thread once was shown on the input of another of the same source. */
-const KEPT = [72, 74, 136, 171, 189, 190, 199];
-
-describe('threads of one source', () => {
+describe('threads that could end in several places', () => {
   it.each(KEPT)('rig %d: run as they were routed, each to its own end', (seed) => {
     expect(routedRandom(seed).faults).toEqual([]);
   });
@@ -34,9 +28,9 @@ describe('threads of one source', () => {
 describe('all threads together, against the exact optimum of an integer program (HiGHS)', () => {
   const seeds = Array.from({ length: RIGS }, (_, i) => FIRST_SEED + i);
   const cord = newCordPoints(weightsOf(firstScene(randomRouting(1)).session.routing), 10);
-  let results: { seed: number; ours: ReturnType<typeof routedRandom>; exact: Cost }[] = [];
+  let results: { seed: number; ours: ReturnType<typeof routedRandom>; exact: Optimum }[] = [];
   beforeAll(() => {
-    results = seeds.map((seed) => ({ seed, ours: routedRandom(seed), exact: exact(seed) }));
+    results = seeds.map((seed) => ({ seed, ours: routedRandom(seed), exact: exactOptimum(highs, seed) }));
   });
 
   it('is never invalid', () => {
@@ -54,16 +48,19 @@ describe('all threads together, against the exact optimum of an integer program 
     expect(results.some(({ exact: best }) => best.unrouted === 0)).toBe(true);
   });
 
-  it('costs as little in 95 of 100, and less than a cord more in the rest', () => {
+  it('costs as little in 99 of 100, and at most a cord more in the rest', () => {
     const alike = results.filter(({ ours: mine, exact: best }) => mine.unrouted === best.unrouted);
+    const proven = alike.filter(({ exact: best }) => best.proven);
     const dearer = alike.filter(({ ours: mine, exact: best }) => mine.points > best.points + TINY);
     expect(
-      alike.filter(({ ours: mine, exact: best }) => mine.points < best.points - TINY).map(({ seed }) => seed),
+      proven
+        .filter(({ ours: mine, exact: best }) => mine.points < best.points - TINY)
+        .map(({ seed }) => seed),
     ).toEqual([]);
-    expect(dearer.length / alike.length).toBeLessThanOrEqual(0.05);
+    expect(dearer.length / alike.length).toBeLessThanOrEqual(0.01);
     expect(
       dearer
-        .filter(({ ours: mine, exact: best }) => mine.points > best.points + cord)
+        .filter(({ ours: mine, exact: best }) => mine.points > best.points + cord + TINY)
         .map(({ seed }) => seed),
     ).toEqual([]);
   });

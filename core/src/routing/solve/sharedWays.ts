@@ -38,7 +38,7 @@ export function sharedWays(
   const alone = demands.map((demand, side) => {
     const ends = new Set(slots.map((slot) => slot[side]));
     const own = { ...terms, ends: (lane: number) => ends.has(lane) };
-    return new Map(finder.toEnds(demand, own, matesOf(demand)).map(({ way, price }) => [way.end, price]));
+    return new Map(finder.toEnds(demand, own, matesOf(demand)).map(({ end, least }) => [end, least]));
   });
   const candidates = slots
     .map((slot) => ({

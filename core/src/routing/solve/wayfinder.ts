@@ -24,6 +24,13 @@ export interface PricedWay {
   readonly price: number;
 }
 
+/** The cheapest way to one end: what it costs at least, and the way itself, worked out when it is asked for. */
+export interface WayToEnd {
+  readonly end: number;
+  readonly least: number;
+  readonly way: () => PricedWay | undefined;
+}
+
 /**
  * Finds the cheapest way of one demand (A*). Deterministic
  * for equal input: equal costs are settled in state order. One ledger and one set of bounds serve all
@@ -59,13 +66,21 @@ export class Wayfinder {
     return found && this.whole(demand, terms, mates, found, MOST_RETRIES);
   }
 
-  /** The cheapest way to each end that may be reached on these terms. */
-  toEnds(demand: Demand, terms: Terms, mates: readonly Way[]): readonly PricedWay[] {
+  /** What it costs at least to come to each end that may be reached on these terms, and the way, when asked for. */
+  toEnds(demand: Demand, terms: Terms, mates: readonly Way[]): readonly WayToEnd[] {
     if (demand.start < 0) return [];
-    return this.search(demand, terms, mates, Infinity).flatMap((found) => {
-      const own = { ...terms, ends: (lane: number) => lane === found.end };
-      return this.whole(demand, own, mates, found, MOST_RETRIES) ?? [];
-    });
+    return this.search(demand, terms, mates, Infinity).map((found) => ({
+      end: found.end,
+      least: found.price,
+      way: () =>
+        this.whole(
+          demand,
+          { ...terms, ends: (lane: number) => lane === found.end },
+          mates,
+          found,
+          MOST_RETRIES,
+        ),
+    }));
   }
 
   /** A found way, or, where it does not hold together, the cheapest that does. */

@@ -4,7 +4,7 @@ import { clashIn } from './clash';
 import type { Demand } from './demand';
 import type { Terms } from './terms';
 import type { Way } from './way';
-import type { PricedWay, Wayfinder } from './wayfinder';
+import type { PricedWay, Wayfinder, WayToEnd } from './wayfinder';
 
 /** Branches after which the best so far is taken for a slot. */
 const MOST_BRANCHES = 60;
@@ -26,7 +26,7 @@ type Sides = readonly PricedWay[];
 
 /** A slot, and what its sides cost at least. */
 interface Candidate {
-  readonly sides: Sides;
+  readonly sides: readonly WayToEnd[];
   readonly least: number;
 }
 
@@ -42,24 +42,25 @@ const leftFor =
 function waysToEnds(
   task: WideTask,
   below: (side: number) => number,
-): readonly ReadonlyMap<number, PricedWay>[] {
+): readonly ReadonlyMap<number, WayToEnd>[] {
   const { demands, slots, finder, terms, matesOf } = task;
   return demands.map((demand, side) => {
     const ends = new Set(slots.map((slot) => slot[side]));
     const own = { ...terms, ends: (lane: number) => ends.has(lane), below: below(side) };
-    return new Map(finder.toEnds(demand, own, matesOf(demand)).map((each) => [each.way.end, each]));
+    return new Map(finder.toEnds(demand, own, matesOf(demand)).map((each) => [each.end, each]));
   });
 }
 
 /** The slots that all sides reach, the cheapest first. */
 function candidatesOf(
   { slots }: WideTask,
-  ways: readonly ReadonlyMap<number, PricedWay>[],
+  ways: readonly ReadonlyMap<number, WayToEnd>[],
 ): readonly Candidate[] {
   return slots
     .flatMap((slot): Candidate[] => {
       const sides = slot.flatMap((lane, side) => ways[side]?.get(lane) ?? []);
-      return sides.length === slot.length ? [{ sides, least: priceOf(sides) }] : [];
+      const least = sides.reduce((sum, side) => sum + side.least, 0);
+      return sides.length === slot.length ? [{ sides, least }] : [];
     })
     .sort((a, b) => a.least - b.least);
 }
@@ -111,7 +112,8 @@ function bestBelow(task: WideTask, below: (side: number) => number): Sides | und
   for (const { sides, least } of candidatesOf(task, waysToEnds(task, below))) {
     const price = best === undefined ? Infinity : priceOf(best);
     if (least >= price - TINY) break;
-    best = together(task, sides, price) ?? best;
+    const ways = sides.flatMap(({ way }) => way() ?? []);
+    if (ways.length === sides.length) best = together(task, ways, price) ?? best;
   }
   return best;
 }

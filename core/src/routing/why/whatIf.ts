@@ -6,6 +6,7 @@ import { itemsFor } from '../demands';
 import { Board } from '../solve/board';
 import type { Way } from '../solve/way';
 import { buildSpace } from '../space/buildSpace';
+import { leadClass, leadsByClass } from '../space/leads';
 import type { RoutingSpace } from '../space/routingSpace';
 
 /** A scene, and a thread of it for which another rig or another scene is tried. */
@@ -74,11 +75,14 @@ export interface MissingLead {
 
 /** The first cord of a kind the rig does not have that a thread would need; undefined where that would not help. */
 export function missingLead(question: Question): MissingLead | undefined {
+  const known = leadsByClass(question.rig);
   const wished = JOINABLE.flatMap((a, i) =>
-    JOINABLE.slice(i).map((b) => ({
-      ...{ id: `wished-${a}-${b}` as StockId, name: 'wished', colour: '' },
-      ...{ connectors: [a, b] as [Connector, Connector], lengthM: 1, count: 99 },
-    })),
+    JOINABLE.slice(i)
+      .filter((b) => !known.has(leadClass(a, b)))
+      .map((b) => ({
+        ...{ id: `wished-${a}-${b}` as StockId, name: 'wished', colour: '' },
+        ...{ connectors: [a, b] as [Connector, Connector], lengthM: 1, count: 99 },
+      })),
   );
   const rig = { ...question.rig, cords: [...question.rig.cords, ...wished] };
   const found = aloneIn({ ...question, rig });
