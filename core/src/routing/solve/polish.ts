@@ -19,6 +19,9 @@ const MOST_TOGETHER = TOGETHER[2];
 /** Differences below this are rounding. */
 const TINY = 0.5;
 
+/** Something tried with an item; true where the board has become cheaper. */
+type Move = (item: number) => boolean;
+
 /** Each item alone, everything else where it is. */
 function again(board: Board, item: number): boolean {
   const before = board.ways(item);
@@ -176,24 +179,32 @@ export function polish(
     });
   };
   const ifWanting =
-    (move: (item: number) => boolean) =>
-    (item: number): boolean =>
+    (move: Move): Move =>
+    (item) =>
       wanting(item) && move(item);
-  const moves: readonly ((item: number) => boolean)[] = [
+  const cheap: readonly Move[] = [
     ifWanting((item) => again(board, item)),
     ...ASKING_PRICES.map((price) => ifWanting((item) => push(board, item, order, price * cord))),
     (item) => giveUp(board, item, order, ideals),
+  ];
+  const dear: readonly Move[] = [
     ifWanting(exactly),
     ifWanting((item) => replace(board, item, order, neighbours(board, item, order, ideals), over)),
   ];
-  for (let pass = 0; pass < MOST_PASSES; pass++) {
-    let better = false;
-    for (const move of moves)
-      for (const item of order)
-        if (!over() && move(item)) {
-          better = true;
-          tried.clear();
-        }
-    if (!better || over()) return;
-  }
+  /** Each move for each item, until nothing helps any more or an end is made of it. */
+  const goThrough = (moves: readonly Move[], isEnough: () => boolean): void => {
+    for (let pass = 0; pass < MOST_PASSES; pass++) {
+      let better = false;
+      for (const move of moves)
+        for (const item of order)
+          if (!isEnough() && move(item)) {
+            better = true;
+            tried.clear();
+          }
+      if (!better || isEnough()) return;
+    }
+  };
+  goThrough([...cheap, ...dear], over);
+  // What the last dear move changed may leave something cheap to do, though the work is up.
+  if (over()) goThrough(cheap, cancelled);
 }
