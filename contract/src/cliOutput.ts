@@ -88,6 +88,10 @@ export const routeOutputSchema = z.object({
       name: z.string(),
       routed: z.boolean(),
       kept: z.boolean().describe('true where the thread ran already and was left alone'),
+      gain: z
+        .object({ runs: z.array(z.string()), savedPoints: z.number() })
+        .optional()
+        .describe('of a thread that ran and has moved: the threads that run because of it, or points saved'),
       because: z.string().optional().describe('why it could not be routed'),
     }),
   ),

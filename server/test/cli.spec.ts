@@ -168,7 +168,7 @@ describe('ft route', () => {
     const { code, out } = run('route', fileOf(none, 'none'));
     expect(code).toBe(1);
     expect(out).toMatch(
-      /no way {2}1 Imke Tarrow, Narrator\n {8}No wire, normal or cord leads from Large condenser/,
+      /no way {2}1 Imke Tarrow, Narrator\n {8}No cord of the rig joins Large condenser/,
     );
   });
 });

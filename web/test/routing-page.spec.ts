@@ -58,6 +58,20 @@ describe('the routing page', () => {
   });
 });
 
+describe('what a routing moves', () => {
+  it('is told on the page, each with what it bought', async () => {
+    const pin = { type: 'thread.set', session: session().id, id: 'line-1', field: 'pins.preamp', was: null };
+    desk.store.dispatch(
+      StudioActions.change({ label: 'Pin', edits: [{ ...pin, value: 'preamp/channel-4' }] }),
+    );
+    TestBed.tick();
+    button(/^Route what does not run$/).click();
+    await shows(/What the last routing moved/);
+    await shows(/4 Wen Askelby, Harp\s*Mic preamp 1, .*so that 1 Imke Tarrow, Narrator runs/);
+    expect(lastNotice()).toBe('Routed. One thread moved; the Routing page says what for.');
+  });
+});
+
 describe('a routing under way', () => {
   it('is ended by the next change, and changes nothing', async () => {
     const router = TestBed.inject(SceneRouter);

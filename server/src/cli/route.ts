@@ -5,6 +5,7 @@ import { obstacleSentence } from '@ft/core/checks/obstacleWording';
 import { applyChange } from '@ft/core/edits/change';
 import { writeBundle } from '@ft/core/formats/bundle';
 import { compile } from '@ft/core/graph/compile';
+import { movementsOf } from '@ft/core/plan/routing/movements';
 import { routeEdits } from '@ft/core/plan/threadEdits';
 import { route as routeThreads } from '@ft/core/routing/route';
 import type { Answer } from './answer';
@@ -22,13 +23,21 @@ function write({ studio, session, scene, out }: CliRequest): void {
 /** `ft route`: routes the threads of a scene. */
 export function route(request: CliRequest): Answer {
   const { studio, session, scene } = request;
-  const { cords, settings, outcomes } = routeThreads(studio.rig, session, scene);
+  const routing = routeThreads(studio.rig, session, scene);
+  const { cords, settings, outcomes } = routing;
+  const bought = new Map(
+    movementsOf(studio.rig, session, scene, routing).map(({ thread, by, gain }) => [
+      thread,
+      `by ${by}, ${gain}`,
+    ]),
+  );
   const naming = namingOf(studio.rig, session, compile(studio.rig, session, scene));
   const threads = outcomes.map((outcome) => ({
     thread: outcome.thread,
     name: naming.thread(outcome.thread),
     routed: outcome.routed,
     kept: outcome.routed && outcome.kept,
+    ...(outcome.routed && outcome.gain && { gain: { ...outcome.gain, runs: [...outcome.gain.runs] } }),
     ...(!outcome.routed && { because: obstacleSentence(outcome.obstacle, naming) }),
   }));
   const json: RouteOutput = {
@@ -46,10 +55,10 @@ export function route(request: CliRequest): Answer {
     settings,
   };
   write(request);
-  const threadLines = threads.map(
-    ({ name, routed, kept, because }) =>
-      `${kept ? 'kept    ' : routed ? 'routed  ' : 'no way  '}${name}${because === undefined ? '' : `\n        ${because}`}`,
-  );
+  const threadLines = threads.map(({ thread, name, routed, kept, because = bought.get(thread) }) => {
+    const how = bought.has(thread) ? 'moved' : kept ? 'kept' : 'routed';
+    return `${(routed ? how : 'no way').padEnd(8)}${name}${because === undefined ? '' : `\n        ${because}`}`;
+  });
   const cordLines = cords.map((cord) => `cord    ${naming.lane(cord.from)} → ${naming.lane(cord.to)}`);
   return {
     text: [titleOf(request), ...threadLines, ...cordLines].join('\n'),

@@ -6,23 +6,30 @@ import { dependantsOf, hasMoved, standingOf } from './putBack';
 /** What a movement bought: threads that run now and did not before, or, of everything weighed anew, points. */
 export interface Gain {
   readonly runs: readonly ThreadId[];
-  /** Points by which it, and those that moved together with it, are cheaper than they were. */
+  /** Points by which all is cheaper than if it, and those that moved together with it, stood where they did. */
   readonly savedPoints: number;
 }
 
-/** For each thread that ran and has moved what that bought. */
+/** What would be dearer if items stood where they did; nothing else is in their way. */
+function dearerBefore(board: Board, standing: Standing, items: readonly number[]): number {
+  const now = items.map((item) => board.ways(item));
+  const cost = board.total();
+  for (const item of items) board.set(item, standingOf(standing, item));
+  const before = board.total();
+  items.forEach((item, i) => {
+    board.set(item, now[i]);
+  });
+  return before - cost;
+}
+
+/** For each thread that ran and has moved what that bought. The board is as it was afterwards. */
 export function gainsOf(board: Board, standing: Standing): ReadonlyMap<ThreadId, Gain> {
   const gains = new Map<ThreadId, Gain>();
-  const costOf = (item: number, ways = board.ways(item)): number =>
-    (ways ?? []).reduce((sum, { cost }) => sum + cost, 0);
   for (const [item, { demands }] of board.items.entries()) {
     if (!hasMoved(board, standing, item)) continue;
     const { moved, newcomers } = dependantsOf(board, standing, item);
     const runs = newcomers.flatMap((each) => board.items[each]?.demands.map(({ thread }) => thread) ?? []);
-    const savedPoints = moved.reduce(
-      (sum, each) => sum + costOf(each, standingOf(standing, each)) - costOf(each),
-      0,
-    );
+    const savedPoints = runs.length === 0 ? dearerBefore(board, standing, moved) : 0;
     for (const { thread } of demands) gains.set(thread, { runs, savedPoints });
   }
   return gains;

@@ -1,5 +1,7 @@
 import type { EditJson } from '@ft/core/edits/editKind';
 import { patchEdits } from '@ft/core/plan/patchEdits';
+import type { Movement } from '@ft/core/plan/routing/movements';
+import { movementsOf } from '@ft/core/plan/routing/movements';
 import type { ScenePlace } from '@ft/core/plan/scenePlace';
 import { findScene } from '@ft/core/plan/scenePlace';
 import { routeUnless } from '@ft/core/routing/route';
@@ -14,6 +16,8 @@ export interface RoutingResult {
   readonly edits: readonly EditJson[];
   readonly routed: number;
   readonly stuck: number;
+  /** What moved, and what for. */
+  readonly movements: readonly Movement[];
 }
 
 export interface RouterApi {
@@ -41,6 +45,7 @@ export const createRouter = (): RouterApi => ({
       edits: patchEdits(place, scene, routing.cords, routing.settings),
       routed,
       stuck: routing.outcomes.filter((outcome) => !outcome.routed).length,
+      movements: movementsOf(studio.rig, session, scene, routing),
     };
   },
 });

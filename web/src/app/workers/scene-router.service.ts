@@ -2,6 +2,7 @@ import type { OnDestroy } from '@angular/core';
 import { effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { proxy, wrap } from 'comlink';
+import type { Movement } from '@ft/core/plan/routing/movements';
 import type { RouteMode } from '@ft/core/routing/solve/solve';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
@@ -25,6 +26,8 @@ export class SceneRouter implements OnDestroy {
   private searches = 0;
   /** Searches done by the routing under way, once it has taken a while; undefined where there is none. */
   readonly running = signal<number | undefined>(undefined);
+  /** What the last routing moved, and what for; undefined before there was one. */
+  readonly movements = signal<readonly Movement[] | undefined>(undefined);
 
   constructor() {
     let known = this.studio();
@@ -45,6 +48,7 @@ export class SceneRouter implements OnDestroy {
   /** Starts a routing; one that is under way is given up. */
   async route(mode: RouteMode): Promise<void> {
     this.stop();
+    this.movements.set(undefined);
     const [studio, place] = [this.studio(), this.place()];
     if (studio === null || place === null) return;
     const worker = createRouterWorker();
@@ -60,11 +64,12 @@ export class SceneRouter implements OnDestroy {
     const result = await wrap<RouterApi>(worker).route(studio, place, mode, told);
     if (this.worker !== worker) return;
     this.stop();
+    this.movements.set(result.movements);
     if (result.edits.length > 0) {
       const label = mode === 'all' ? 'Route everything anew' : 'Route';
       this.store.dispatch(StudioActions.change({ label, edits: result.edits }));
     }
-    this.say(this.words(result.edits.length > 0, result.stuck));
+    this.say(this.words(result.edits.length > 0, result.stuck, result.movements.length));
   }
 
   /** Gives up the routing under way, and says why. */
@@ -73,9 +78,14 @@ export class SceneRouter implements OnDestroy {
     this.say(why);
   }
 
-  private words(isChanged: boolean, stuck: number): string {
+  private words(isChanged: boolean, stuck: number, moved: number): string {
+    const others =
+      moved === 0
+        ? ''
+        : ` ${moved === 1 ? 'One thread' : `${String(moved)} threads`} moved; the Routing page says what for.`;
     const left = stuck === 1 ? 'one thread has no way' : `${String(stuck)} threads have no way`;
-    if (isChanged) return stuck === 0 ? 'Routed.' : `Routed; ${left}, and the findings say why.`;
+    if (isChanged)
+      return `${stuck === 0 ? 'Routed.' : `Routed; ${left}, and the findings say why.`}${others}`;
     return stuck === 0
       ? 'Nothing to route: every thread runs as well as it can.'
       : `Nothing can be routed: ${left}, and the findings say why.`;
