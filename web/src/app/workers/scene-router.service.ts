@@ -72,6 +72,11 @@ export class SceneRouter implements OnDestroy {
     this.say(this.words(result.edits.length > 0, result.stuck, result.movements.length));
   }
 
+  /** What was moved has been read. */
+  forgetMovements(): void {
+    this.movements.set(undefined);
+  }
+
   /** Gives up the routing under way, and says why. */
   cancel(why = 'Routing was stopped. Nothing was changed.'): void {
     this.stop();
