@@ -3,6 +3,7 @@ import type { SignalGraph } from '../graph/signalGraph';
 import type { RoomId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { SettingKey } from '../rig/settings';
+import { settingsWith } from '../rig/settingsWith';
 import type { Floor } from '../session/floorSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import { drainingOn } from './draining';
@@ -82,11 +83,10 @@ function drain(floor: Floor, off: readonly Turn[], touched: readonly SettingKey[
 
 /** What is turned after the cords are in: everything that differs, 48 V that had to go off included. */
 function settings(rig: Rig, scene: Scene, floor: Floor, off: readonly Turn[]): readonly Step[] {
-  const now = { ...floor.settings };
-  for (const { key, value } of off) {
-    if (value === null) Reflect.deleteProperty(now, key);
-    else now[key] = value;
-  }
+  const now = settingsWith(
+    floor.settings,
+    off.map(({ key, value }) => [key, value]),
+  );
   const turns = turnsBetween(rig, now, scene.settings);
   return [0, 1, 2].flatMap((rank) =>
     byDevice(

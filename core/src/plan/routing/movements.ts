@@ -3,6 +3,7 @@ import { compileNear } from '../../graph/recompile';
 import type { ThreadId } from '../../rig/ids';
 import type { Rig } from '../../rig/rigSchema';
 import type { SettingKey, SettingValue } from '../../rig/settings';
+import { settingsWith } from '../../rig/settingsWith';
 import { realiseAll } from '../../routing/realiseAll';
 import type { Routing } from '../../routing/route';
 import type { Scene, Session } from '../../session/sessionSchema';
@@ -16,15 +17,6 @@ export interface Movement {
   readonly by: string;
   /** "so that 7 Cello runs", "saves 1,240 points". */
   readonly gain: string;
-}
-
-function sceneWith(scene: Scene, { cords, settings }: Routing): Scene {
-  const turned: Record<SettingKey, SettingValue> = { ...scene.settings };
-  for (const [key, value] of Object.entries(settings) as [SettingKey, SettingValue | null][]) {
-    if (value === null) Reflect.deleteProperty(turned, key);
-    else turned[key] = value;
-  }
-  return { ...scene, cords: [...cords], settings: turned };
 }
 
 /** The names of the stations each thread passes. */
@@ -43,7 +35,9 @@ export function movementsOf(rig: Rig, session: Session, scene: Scene, routing: R
   if (moved.length === 0) return [];
   const naming = namingOf(rig, session, compileNear(rig, session, scene));
   const before = stationNames(rig, session, scene);
-  const after = stationNames(rig, session, sceneWith(scene, routing));
+  const turned = Object.entries(routing.settings) as [SettingKey, SettingValue | null][];
+  const settings = settingsWith(scene.settings, turned);
+  const after = stationNames(rig, session, { ...scene, cords: [...routing.cords], settings });
   return moved.map(({ thread, gain: { runs, savedPoints } }) => {
     const old = before.get(thread) ?? [];
     const by = (after.get(thread) ?? []).filter((name) => !old.includes(name));

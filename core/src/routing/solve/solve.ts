@@ -3,8 +3,8 @@ import type { Cancelled } from './negotiate';
 import { negotiate } from './negotiate';
 import { polish } from './polish';
 import { favourAsking } from './favour';
+import type { Standing } from './putBack';
 import { putBack, standingOf } from './putBack';
-import type { Way } from './way';
 
 /**
  * missing: threads that run stay, the rest find their way around them; others move only where one would
@@ -17,7 +17,7 @@ export interface Task {
   /** A board with what was decided by hand, and nothing else. */
   readonly makeBoard: () => Board;
   /** Ways that items have now, side by side; undefined where a side does not run. */
-  readonly standing: readonly (readonly (Way | undefined)[])[];
+  readonly standing: Standing;
   /** Items asked for, most important first. */
   readonly wanted: readonly number[];
   readonly mode: RouteMode;
@@ -25,17 +25,15 @@ export interface Task {
 }
 
 /** Puts items where they stand, as far as that holds together. */
-export function putStanding(board: Board, standing: Task['standing']): readonly number[] {
+export function putStanding(board: Board, standing: Standing): readonly number[] {
   const missing: number[] = [];
-  standing.forEach((sides, item) => {
-    const ways = sides.filter((way): way is Way => way !== undefined);
-    if (ways.length === sides.length) {
-      board.set(item, ways);
-      if (board.conflicts(item) === 0 && endsTogether(board, item, ways)) return;
-      board.set(item, undefined);
-    }
+  for (const item of standing.keys()) {
+    const ways = standingOf(standing, item);
+    board.set(item, ways);
+    if (ways !== undefined && board.conflicts(item) === 0 && endsTogether(board, item, ways)) continue;
+    board.set(item, undefined);
     missing.push(item);
-  });
+  }
   return missing;
 }
 

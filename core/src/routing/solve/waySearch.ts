@@ -10,6 +10,7 @@ import type { Demand } from './demand';
 import type { CordStep } from './mateCords';
 import type { SearchPrices } from './searchPrices';
 import type { StateShape } from './stateShape';
+import { MATE, stepsBack } from './stepsBack';
 import type { Terms } from './terms';
 import { CLOSED, cordValue, endResource, knobResource, normalResource, plugResource } from './way';
 
@@ -20,8 +21,6 @@ import { CLOSED, cordValue, endResource, knobResource, normalResource, plugResou
 const MATE_END = 16;
 /** The other end of a cord that is not known yet: no lane. */
 const NO_JACK = -1;
-/** Reached by a cord of another way of the same source. */
-const MATE = -3;
 
 /** Points from a node to the next goal, and from there past all later ones, at least. */
 export interface LayerBound extends Bound {
@@ -101,7 +100,7 @@ export class WaySearch {
       if (layer === demand.goals.length) {
         if (ended.has(node)) continue;
         ended.add(node);
-        return { end: node, price: total, steps: this.stepsTo(state) };
+        return { end: node, price: total, steps: stepsBack(task, state) };
       }
       if (node < lanes) this.leaveLane(state, layer, node, total);
       else this.leaveHub(state, layer, node, total);
@@ -235,30 +234,5 @@ export class WaySearch {
       cost += prices.openingOf(from) + prices.openingOf(to);
     }
     return cost;
-  }
-
-  private stepsTo(end: number): readonly Step[] {
-    const { ledger, shape, space, mateCords } = this.task;
-    const { lanes, width } = shape;
-    const steps: Step[] = [];
-    for (let state = end; ledger.from(state) !== NO_STATE;) {
-      const before = ledger.from(state);
-      const to = state % width;
-      const mate = ledger.by(state) === MATE ? mateCords.get(before % width) : undefined;
-      if (mate !== undefined || before % width < lanes) {
-        steps.push(mate ?? { kind: 'arc', arc: ledger.by(state), from: before % width, to });
-        state = before;
-        continue;
-      }
-      const hubState = ledger.from(before);
-      const hub = space.hubs[(hubState % width) - lanes];
-      const leadIndex = ledger.by(hubState);
-      const lead = hub?.leads[leadIndex];
-      if (lead === undefined) throw new Error('a cord comes from a hub');
-      const jack = ledger.from(hubState);
-      steps.push({ kind: 'cord', lead, cost: hub?.costs[leadIndex] ?? 0, from: jack % width, to });
-      state = jack;
-    }
-    return steps.reverse();
   }
 }
