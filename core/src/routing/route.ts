@@ -49,12 +49,16 @@ export interface RouteOptions {
   readonly added?: readonly ThreadId[];
 }
 
-/** Which thread has which way on a board. */
-function waysOn(board: Board): ReadonlyMap<ThreadId, Way> {
+/** Which thread has which way on a board, sides that run on alone among them. */
+function waysOn({
+  board,
+  standing,
+}: Pick<Solved, 'board'> & Pick<Prepared, 'standing'>): ReadonlyMap<ThreadId, Way> {
   const ways = new Map<ThreadId, Way>();
   board.items.forEach(({ demands }, item) => {
+    const alone = board.sidesOf(item);
     demands.forEach(({ thread }, side) => {
-      const way = board.ways(item)?.[side];
+      const way = board.ways(item)?.[side] ?? alone.find((each) => each === standing[item]?.[side]);
       if (way !== undefined) ways.set(thread, way);
     });
   });
@@ -124,7 +128,7 @@ export function routeUnless(
   const board = solve({ makeBoard, standing, wanted, mode, cancelled });
   if (board === undefined) return undefined;
 
-  const ways = waysOn(board);
+  const ways = waysOn({ board, standing });
   const kept = keptThreads(prepared, ways);
   const ordered = threads.flatMap(({ id }): ThreadWay[] => {
     const way = ways.get(id);

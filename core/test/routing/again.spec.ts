@@ -159,7 +159,7 @@ describe('a patch that is routed again after something has happened', () => {
       const { outcomes } = route(rig, session, scene, { mode: 'all' });
       return outcomes.flatMap((outcome) => {
         const gain = outcome.routed ? outcome.gain : undefined;
-        return gain !== undefined && gain.runs.length === 0 && gain.savedPoints < 0.5
+        return gain?.runs.length === 0 && gain.savedPoints < 0.5
           ? [`${String(one.seed)}: ${outcome.thread}`]
           : [];
       });

@@ -6,6 +6,9 @@ import type { Highs } from './againstOptimum';
 import { leastPoints, loadHighs } from './againstOptimum';
 import { faultsOf } from './validRouting';
 import { route } from '@ft/core/routing/route';
+import type { Studio } from '@ft/core/session/studioSchema';
+import type { Parts } from '../fixtures/studioOf';
+import { cordsIn, from, outcomeOf, routed, studio } from './lineRig';
 import { randomRouting } from './randomRouting';
 
 let highs: Highs;
@@ -35,6 +38,48 @@ describe('a wide thread with nobody else about', () => {
     });
     expect(differ).toEqual([]);
     expect(compared).toBeGreaterThan(seeds.length / 5);
+  });
+});
+
+describe('a pair of which one side has broken', () => {
+  const pair: Parts['threads'] = [from(1), from(2, { link: { lead: 'thread-1', place: 2 } })];
+  const patched = (faults: string[]): Studio =>
+    studio({
+      threads: pair,
+      faults,
+      cords: [
+        { from: 'mic-1/out/1', to: 'panel/jack-3/1', stock: 'mic', thread: 'thread-1' },
+        { from: 'mic-2/out/1', to: 'panel/jack-4/1', stock: 'mic', thread: 'thread-2' },
+      ],
+    });
+
+  it('gets it back beside the other, which stays where it is', () => {
+    const routing = routed(patched(['panel/jack-4/1']));
+    expect(cordsIn(routing)).toContain('mic-1/out/1 → panel/jack-3/1');
+    expect(outcomeOf(routing, 'thread-1')).toMatchObject({ routed: true, kept: true });
+    expect(outcomeOf(routing, 'thread-2')).toMatchObject({ routed: true, kept: false });
+  });
+
+  it('keeps the other running where there is no way for it', () => {
+    const dead = [1, 2, 4].map((n) => `panel/jack-${String(n)}/1`);
+    const routing = routed(patched(dead));
+    expect(cordsIn(routing)).toEqual(['mic-1/out/1 → panel/jack-3/1']);
+    expect(outcomeOf(routing, 'thread-1')).toMatchObject({ routed: true, kept: true });
+    expect(outcomeOf(routing, 'thread-2')).toMatchObject({ routed: false });
+  });
+
+  it('is not stopped for one that comes new', () => {
+    const { rig, sessions } = patched([1, 2, 4].map((n) => `panel/jack-${String(n)}/1`));
+    const [session] = sessions as [Studio['sessions'][number]];
+    const late = {
+      ...session.threads[0]!,
+      id: 'thread-3' as never,
+      number: 3,
+      from: 'mic-3/out/1' as never,
+    };
+    const threads = [late, ...session.threads];
+    const routing = route(rig, { ...session, threads }, session.scenes[0]!);
+    expect(cordsIn(routing)).toEqual(['mic-1/out/1 → panel/jack-3/1']);
   });
 });
 

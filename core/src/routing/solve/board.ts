@@ -27,6 +27,8 @@ export class Board {
   readonly table: ClaimTable;
   readonly finder: Wayfinder;
   private readonly placed: (ItemWays | undefined)[];
+  /** Sides that run on although their wide item has no way as a whole. */
+  private readonly alone = new Map<number, readonly Way[]>();
   /** Items that run and are not to be stopped for others. */
   private readonly preferred = new Set<number>();
   /** Items by the lane one of their sides starts from. */
@@ -63,6 +65,24 @@ export class Board {
       resources.forEach((resource, i) => {
         this.table.hold(resource, values[i] ?? NONE);
       });
+  }
+
+  /** Sides of an item without ways that run on nevertheless. */
+  sidesOf(item: number): readonly Way[] {
+    return this.alone.get(item) ?? [];
+  }
+
+  keepSide(item: number, way: Way): void {
+    this.alone.set(item, [...this.sidesOf(item), way]);
+    this.table.claim(way);
+  }
+
+  letGo(item: number, way: Way): void {
+    this.alone.set(
+      item,
+      this.sidesOf(item).filter((other) => other !== way),
+    );
+    this.table.release(way);
   }
 
   /** Of as many threads that run, those with this item are better: it runs now. */

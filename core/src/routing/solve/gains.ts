@@ -1,7 +1,7 @@
 import type { ThreadId } from '../../rig/ids';
 import type { Board } from './board';
 import type { Standing } from './putBack';
-import { dependantsOf, hasMoved, standingOf } from './putBack';
+import { dependantsOf, hasMoved, sameSteps, standingOf } from './putBack';
 
 /** What a movement bought: threads that run now and did not before, or, of everything weighed anew, points. */
 export interface Gain {
@@ -22,10 +22,22 @@ function dearerBefore(board: Board, standing: Standing, items: readonly number[]
   return before - cost;
 }
 
+/** Sides of a wide item that have moved so that its other sides run. */
+function gainOfSides(board: Board, standing: Standing, item: number): readonly (readonly [ThreadId, Gain])[] {
+  const { demands } = board.items[item] ?? { demands: [] };
+  const runs = demands.flatMap(({ thread }, side) => (standing[item]?.[side] === undefined ? [thread] : []));
+  return demands.flatMap(({ thread }, side): (readonly [ThreadId, Gain])[] => {
+    const [before, now] = [standing[item]?.[side], board.ways(item)?.[side]];
+    const isMoved = before !== undefined && now !== undefined && !sameSteps(before, now);
+    return isMoved && runs.length > 0 ? [[thread, { runs, savedPoints: 0 }]] : [];
+  });
+}
+
 /** For each thread that ran and has moved what that bought. The board is as it was afterwards. */
 export function gainsOf(board: Board, standing: Standing): ReadonlyMap<ThreadId, Gain> {
   const gains = new Map<ThreadId, Gain>();
   for (const [item, { demands }] of board.items.entries()) {
+    for (const [thread, gain] of gainOfSides(board, standing, item)) gains.set(thread, gain);
     if (!hasMoved(board, standing, item)) continue;
     const { moved, newcomers } = dependantsOf(board, standing, item);
     const runs = newcomers.flatMap((each) => board.items[each]?.demands.map(({ thread }) => thread) ?? []);

@@ -5,6 +5,7 @@ import { polish } from './polish';
 import { favourAsking } from './favour';
 import type { Standing } from './putBack';
 import { putBack, standingOf } from './putBack';
+import { completeSides, keepSides } from './sidesThatRun';
 
 /**
  * missing: threads that run stay, the rest find their way around them; others move only where one would
@@ -49,20 +50,26 @@ function idealsOf(board: Board, items: readonly number[], cancelled: Cancelled):
 }
 
 const unroutedOn = (board: Board, items: Iterable<number>): number =>
-  [...items].reduce(
-    (count, item) => count + (board.ways(item) === undefined ? (board.items[item]?.demands.length ?? 0) : 0),
-    0,
-  );
+  [...items].reduce((count, item) => {
+    const threads = board.items[item]?.demands.length ?? 0;
+    return count + (board.ways(item) === undefined ? threads - board.sidesOf(item).length : 0);
+  }, 0);
 
 /** Routes items on a board where others may not move. */
 function around(task: Task): { readonly board: Board; readonly missing: readonly number[] } {
   const board = task.makeBoard();
   const missing = putStanding(board, task.standing);
-  const open = missing.filter((item) => task.wanted.includes(item));
+  const completed = completeSides(
+    board,
+    task.standing,
+    missing.filter((item) => task.wanted.includes(item)),
+  );
+  const open = missing.filter((item) => task.wanted.includes(item) && !completed.includes(item));
   for (const item of board.items.keys()) if (!open.includes(item)) board.freeze(item);
   const ideals = idealsOf(board, open, task.cancelled);
   negotiate(board, open, ideals, task.cancelled);
   polish(board, open, ideals, task.cancelled);
+  keepSides(board, task.standing);
   return { board, missing: open };
 }
 
@@ -93,6 +100,7 @@ function inOrder(task: Task, arrange: (order: readonly number[]) => readonly num
   negotiate(board, playing, ideals, task.cancelled);
   polish(board, playing, ideals, task.cancelled);
   putBack(board, task.standing, task.mode === 'all');
+  keepSides(board, task.standing);
   return board;
 }
 
