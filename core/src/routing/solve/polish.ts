@@ -6,9 +6,11 @@ import { NONE } from '../space/routingSpace';
 
 const MOST_PASSES = 6;
 /** States the searches of one polishing may take up: some tenths of a second. */
-const MOST_WORK = 200_000;
+const MOST_WORK = 100_000;
 /** The same while something has no way at all: that is worth waiting for. */
 const MOST_WORK_UNROUTED = 500_000;
+/** And the same for what is tried when that is up. */
+const MOST_WORK_AT_END = 20_000;
 /** Prices of a conflict at which somebody else's place is asked for, in cords. */
 const ASKING_PRICES = [0.05, 0.6, 2.5] as const;
 /** A way that pushes more than this many others aside is left alone. */
@@ -206,5 +208,6 @@ export function polish(
   };
   goThrough([...cheap, ...dear], over);
   // What the last dear move changed may leave something cheap to do, though the work is up.
-  if (over()) goThrough(cheap, cancelled);
+  const atEnd = board.finder.settled;
+  if (over()) goThrough(cheap, () => cancelled() || board.finder.settled - atEnd > MOST_WORK_AT_END);
 }

@@ -106,56 +106,82 @@ function together(task: WideTask, first: Sides, below: number): Sides | undefine
   return undefined;
 }
 
+/** The better of two; either may be none. */
+const cheaper = (a: Sides | undefined, b: Sides | undefined): Sides | undefined =>
+  b === undefined || (a !== undefined && priceOf(a) <= priceOf(b)) ? a : b;
+
 /** The best of the slots whose sides alone cost less than a bound, each its own. */
-function bestBelow(task: WideTask, below: (side: number) => number): Sides | undefined {
-  let best: Sides | undefined;
+function bestBelow(
+  task: WideTask,
+  below: (side: number) => number,
+  known: Sides | undefined,
+): Sides | undefined {
+  let best = known;
   for (const { sides, least } of candidatesOf(task, waysToEnds(task, below))) {
     const price = best === undefined ? Infinity : priceOf(best);
     if (least >= price - TINY) break;
     const ways = sides.flatMap(({ way }) => way() ?? []);
-    if (ways.length === sides.length) best = together(task, ways, price) ?? best;
+    if (ways.length === sides.length) best = cheaper(best, together(task, ways, price));
+  }
+  return best;
+}
+
+/** The cheapest way of a side to an end that is asked for. */
+function sideTo(
+  task: WideTask,
+  side: number,
+  ends: (lane: number) => boolean,
+  below = Infinity,
+): PricedWay | undefined {
+  const { demands, finder, terms, matesOf } = task;
+  const demand = demands[side];
+  return demand && finder.priced(demand, { ...terms, ends, below }, matesOf(demand));
+}
+
+/** The best of the slots that a side would take if it were alone, where the others have to follow. */
+function bestLiked(task: WideTask, alone: Sides): Sides | undefined {
+  let best: Sides | undefined;
+  const tried = new Set<readonly number[]>();
+  for (const [side, { way }] of alone.entries()) {
+    const slot = task.slots.find((each) => each[side] === way.end);
+    if (slot === undefined || tried.has(slot)) continue;
+    tried.add(slot);
+    const sides = slot.flatMap((end, other) =>
+      alone[other]?.way.end === end ? alone[other] : (sideTo(task, other, (lane) => lane === end) ?? []),
+    );
+    if (sides.length === slot.length)
+      best = cheaper(best, together(task, sides, best === undefined ? Infinity : priceOf(best)));
   }
   return best;
 }
 
 /**
  * The cheapest ways of the sides of a wide thread, which start from different sources, into one slot: all slots
- * at once. Each side alone says what is the least; slots are listed only as far as they can still be the best.
+ * at once. What each side costs alone, and what it costs anywhere else than where it would go alone, mostly says
+ * that no other slot can be better than those the sides like; where it does not, slots are listed as far as they
+ * can still be the best.
  */
 export function wideWays(task: WideTask): readonly Way[] | undefined {
-  const { demands, slots, finder, terms, matesOf } = task;
-  const alone = demands.flatMap((demand, side) => {
-    const ends = new Set(slots.map((slot) => slot[side]));
-    return finder.priced(demand, { ...terms, ends: (lane) => ends.has(lane) }, matesOf(demand)) ?? [];
-  });
-  if (alone.length < demands.length) return undefined;
-  const ends = alone.map(({ way }) => way.end);
-  const liked = slots.find((slot) => slot.every((lane, side) => lane === ends[side]));
-  const sits = liked && together(task, alone, Infinity);
-  if (sits !== undefined && priceOf(sits) <= priceOf(alone) + TINY) return sits.map(({ way }) => way);
-  /** What the slot costs that one side would take alone, where the others have to follow. */
-  const likes = ends.map((end, side) => {
-    const slot = slots.find((each) => each[side] === end) ?? [];
-    return demands.reduce((sum, demand, other) => {
-      const own = { ...terms, ends: (lane: number) => lane === slot[other] };
-      return (
-        sum +
-        (other === side
-          ? (alone[side]?.price ?? 0)
-          : (finder.priced(demand, own, matesOf(demand))?.price ?? Infinity))
-      );
-    }, 0);
-  });
-  const spare = Math.min(...likes) - priceOf(alone);
-  const near = bestBelow(task, (side) => (alone[side]?.price ?? 0) + spare + 2 * TINY);
-  const known = Math.min(
-    near === undefined ? Infinity : priceOf(near),
-    sits === undefined ? Infinity : priceOf(sits),
+  const { demands, slots } = task;
+  const endsOf = demands.map((_, side) => new Set(slots.map((slot) => slot[side])));
+  const alone = demands.flatMap(
+    (_, side) => sideTo(task, side, (lane) => endsOf[side]?.has(lane) === true) ?? [],
   );
-  // Sides that clash in the slots listed cost more than those listed were listed for.
-  const wide =
-    known <= priceOf(alone) + spare + TINY
-      ? near
-      : bestBelow(task, (side) => (alone[side]?.price ?? 0) + known - priceOf(alone) + 2 * TINY);
-  return (wide ?? near ?? sits)?.map(({ way }) => way);
+  if (alone.length < demands.length) return undefined;
+  const liked = bestLiked(task, alone);
+  const least = alone.map(({ price }) => price);
+  /** What a side may cost for all to be better than what is known, if the others cost what they do at least. */
+  const room = (side: number): number =>
+    (liked === undefined ? Infinity : priceOf(liked)) -
+    least.reduce((sum, price, other) => (other === side ? sum : sum + price), 0);
+  for (const [side, { way, price }] of alone.entries()) {
+    const isElsewhere = (lane: number): boolean => lane !== way.end && endsOf[side]?.has(lane) === true;
+    const below = room(side);
+    least[side] = Math.max(price, sideTo(task, side, isElsewhere, below)?.price ?? below);
+  }
+  // A side that can go nowhere else ends where it likes, and that was tried.
+  if (least.includes(Infinity)) return liked?.map(({ way }) => way);
+  const isBest = liked !== undefined && least.reduce((sum, price) => sum + price, 0) >= priceOf(liked) - TINY;
+  const best = isBest ? liked : bestBelow(task, (side) => room(side) + 2 * TINY, liked);
+  return best?.map(({ way }) => way);
 }
