@@ -5,8 +5,11 @@ import { rivalsOf, waitingBeside } from './rivals';
 import { NONE } from '../space/routingSpace';
 
 const MOST_PASSES = 6;
-/** States the searches of one polishing may take up: some tenths of a second. */
+/** States the searches of one polishing may take up: a tenth of a second or two. */
 const MOST_WORK = 100_000;
+/** The same for more items than this: the larger the rig, the longer all else takes already. */
+const MANY = 40;
+const MOST_WORK_OF_MANY = 60_000;
 /** The same while something has no way at all: that is worth waiting for. */
 const MOST_WORK_UNROUTED = 500_000;
 /** And the same for what is tried when that is up. */
@@ -164,10 +167,11 @@ export function polish(
     (board.mates(item).length > 0 && ideals[item] !== undefined) ||
     ((least[item] ?? Infinity) < Infinity && board.costOf([item]) > (least[item] ?? 0) + TINY);
   const before = board.finder.settled;
+  const most = order.length > MANY ? MOST_WORK_OF_MANY : MOST_WORK;
   const isShort = (): boolean => order.some((item) => board.ways(item) === undefined);
   const over = (): boolean => {
     const done = board.finder.settled - before;
-    return cancelled() || done > MOST_WORK_UNROUTED || (done > MOST_WORK && !isShort());
+    return cancelled() || done > MOST_WORK_UNROUTED || (done > most && !isShort());
   };
   const tried = new Set<string>();
   const exactly = (item: number): boolean => {
