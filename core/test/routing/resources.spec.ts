@@ -50,6 +50,60 @@ describe('what hangs on the hook', () => {
   });
 });
 
+describe('cords that lie already', () => {
+  const two = (count: number): Studio =>
+    studio({
+      stocks: [{ id: 'mic', name: 'Mic cable', connectors: ['xlr', 'xlr'], lengthM: 5, colour: '', count }],
+      threads: [from(1), from(2)],
+      cords: to(2).map((n) => ({
+        ...{ from: `mic-${String(n)}/out/1`, to: `panel/jack-${String(n)}/1` },
+        ...{ stock: 'mic', thread: `thread-${String(n)}` },
+      })),
+    });
+
+  it('are held against the hook like new ones', () => {
+    expect(routed(two(2)).cords).toHaveLength(2);
+    for (const mode of ['missing', 'all'] as const) {
+      const routing = routed(two(1), { mode });
+      expect(routing.cords).toHaveLength(1);
+      expect(outcomeOf(routing, 'thread-2')).toMatchObject({
+        routed: false,
+        obstacle: { code: 'no-cord-left', stock: 'mic', needed: 1, left: 0 },
+      });
+    }
+  });
+});
+
+describe('a thread that runs', () => {
+  it('is not stopped so that another runs instead, however much cheaper that is', () => {
+    const one = studio({
+      threads: [from(2, { inserts: ['opto/channel-a'] }), from(1, { pins: { 'room-jack': 'panel/line-1' } })],
+      faults: [2, 3, 4].map((n) => `panel/jack-${String(n)}/1`),
+      cords: [
+        { from: 'mic-2/out/1', to: 'panel/jack-1/1', stock: 'mic', thread: 'thread-1' },
+        { from: 'line-bay/upper-1/1', to: 'unit-bay/lower-1/1', thread: 'thread-1' },
+        { from: 'unit-bay/upper-1/1', to: 'line-bay/lower-1/1', thread: 'thread-1' },
+      ],
+    });
+    for (const mode of ['missing', 'all'] as const) {
+      const routing = routed(one, { mode });
+      expect(outcomeOf(routing, 'thread-1')).toMatchObject({ routed: true, kept: true });
+      expect(outcomeOf(routing, 'thread-2')).toMatchObject({ routed: false, obstacle: { code: 'held' } });
+    }
+  });
+
+  it('gives way where more run then, and says which', () => {
+    const crowded = studio({
+      threads: [from(1), from(2, { pins: { preamp: 'preamp/channel-1' } })],
+      cords: [{ from: 'mic-1/out/1', to: 'panel/jack-1/1', stock: 'mic', thread: 'thread-1' }],
+    });
+    expect(outcomeOf(routed(crowded), 'thread-1')).toMatchObject({
+      ...{ routed: true, kept: false },
+      gain: { runs: ['thread-2'] },
+    });
+  });
+});
+
 describe('places that do not work', () => {
   it('are gone around', () => {
     const whole = studio({ threads: [from(1)] });

@@ -68,6 +68,21 @@ describe('a pair of which one side has broken', () => {
     expect(outcomeOf(routing, 'thread-2')).toMatchObject({ routed: false });
   });
 
+  it('keeps it while another line is routed alone', () => {
+    const { rig, sessions } = patched(['panel/jack-4/1']);
+    const [session] = sessions as [Studio['sessions'][number]];
+    const late = {
+      ...session.threads[0]!,
+      ...{ id: 'thread-3' as never, number: 3, from: 'mic-3/out/1' as never },
+      pins: { 'room-jack': 'panel/line-3' as never },
+    };
+    const threads = [...session.threads, late];
+    const only = { only: ['thread-3' as never], mode: 'stay' } as const;
+    const routing = route(rig, { ...session, threads }, session.scenes[0]!, only);
+    expect(cordsIn(routing)).toContain('mic-1/out/1 → panel/jack-3/1');
+    expect(outcomeOf(routing, 'thread-3')).toMatchObject({ routed: false });
+  });
+
   it('is not stopped for one that comes new', () => {
     const { rig, sessions } = patched([1, 2, 4].map((n) => `panel/jack-${String(n)}/1`));
     const [session] = sessions as [Studio['sessions'][number]];

@@ -47,12 +47,13 @@ export function completeSides(board: Board, standing: Standing, items: readonly 
 }
 
 /**
- * Where a wide item has found no way, its sides that ran run on: newcomers that sit in their place look for
+ * Where wide items have no way, their sides that run run on: newcomers that sit in their place look for
  * another, unless fewer would run then.
  */
-export function keepSides(board: Board, standing: Standing): void {
-  for (const item of board.items.keys()) {
-    const ways = board.ways(item) === undefined ? runningSides(standing, item) : [];
+export function keepSides(board: Board, standing: Standing, items: Iterable<number>): void {
+  for (const item of items) {
+    const isKept = board.ways(item) !== undefined || board.sidesOf(item).length > 0;
+    const ways = isKept ? [] : runningSides(standing, item);
     for (const way of ways) keepSide(board, standing, item, way);
   }
 }

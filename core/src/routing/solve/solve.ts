@@ -1,8 +1,8 @@
 import type { Board, ItemWays } from './board';
+import { favourAsking } from './favour';
 import type { Cancelled } from './negotiate';
 import { negotiate } from './negotiate';
 import { polish } from './polish';
-import { favourAsking } from './favour';
 import type { Standing } from './putBack';
 import { putBack, standingOf } from './putBack';
 import { completeSides, keepSides } from './sidesThatRun';
@@ -65,11 +65,13 @@ function around(task: Task): { readonly board: Board; readonly missing: readonly
     missing.filter((item) => task.wanted.includes(item)),
   );
   const open = missing.filter((item) => task.wanted.includes(item) && !completed.includes(item));
-  for (const item of board.items.keys()) if (!open.includes(item)) board.freeze(item);
+  const others = [...board.items.keys()].filter((item) => !open.includes(item));
+  keepSides(board, task.standing, others);
+  for (const item of others) board.freeze(item);
   const ideals = idealsOf(board, open, task.cancelled);
   negotiate(board, open, ideals, task.cancelled);
   polish(board, open, ideals, task.cancelled);
-  keepSides(board, task.standing);
+  keepSides(board, task.standing, open);
   return { board, missing: open };
 }
 
@@ -100,7 +102,7 @@ function inOrder(task: Task, arrange: (order: readonly number[]) => readonly num
   negotiate(board, playing, ideals, task.cancelled);
   polish(board, playing, ideals, task.cancelled);
   putBack(board, task.standing, task.mode === 'all');
-  keepSides(board, task.standing);
+  keepSides(board, task.standing, order);
   return board;
 }
 
