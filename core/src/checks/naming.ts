@@ -14,7 +14,7 @@ export interface Naming {
   thread(id: string): string;
   cord(id: string): string;
   device(id: string): string;
-  /** A kind of cord or adaptor. */
+  /** A kind of cord, with its length, or of adaptor. */
   stock(id: string): string;
   /** "Interface: 4 To host", a switch or knob of a device. */
   knob(key: string): string;
@@ -52,7 +52,11 @@ export function namingOf(rig: Rig, session: Session, graph: SignalGraph): Naming
     device: (id) => devices.get(id)?.name ?? id,
     track: (id) => tracks.get(id)?.name ?? id,
     performer: (id) => session.performers.find((candidate) => candidate.id === id)?.name ?? id,
-    stock: (id) => [...rig.cords, ...rig.adaptors].find((candidate) => candidate.id === id)?.name ?? id,
+    stock: (id) => {
+      const cord = rig.cords.find((candidate) => candidate.id === id);
+      if (cord !== undefined) return `${cord.name} (${String(cord.lengthM)} m)`;
+      return rig.adaptors.find((candidate) => candidate.id === id)?.name ?? id;
+    },
     knob: (key) => {
       const { deviceId, setting, channel } = partsOfSettingKey(key as SettingKey);
       const device = devices.get(deviceId);

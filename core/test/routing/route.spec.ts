@@ -139,7 +139,7 @@ describe('a thread without a way', () => {
       },
     };
     expect(routed(noMicCables).because('line-1')).toBe(
-      'It needs Large condenser → Booth panel line 1, but no Mic cable is left. Free one, or raise the number in the rig.',
+      'It needs Large condenser → Booth panel line 1, but no Mic cable (5 m) is left. Free one, or raise the number in the rig.',
     );
   });
 

@@ -32,7 +32,7 @@ describe('too few cords', () => {
     const { obstacle, text } = why(studio({ threads: [from(1, opto)], stocks: cords(1) }));
     expect(obstacle).toMatchObject({ code: 'no-cord-left', stock: 'tt', needed: 2, left: 1 });
     expect(text).toBe(
-      'It needs 2 of TT cord and only 1 is left: there is none for Unit-bay 1 upper → Line-bay 1 lower. Free 1, or raise the number in the rig.',
+      'It needs 2 of TT cord (0.6 m) and only 1 is left: there is none for Unit-bay 1 upper → Line-bay 1 lower. Free 1, or raise the number in the rig.',
     );
   });
 
@@ -44,13 +44,13 @@ describe('too few cords', () => {
         adaptors: [{ id: 'xlr-tt', name: 'XLR to TT adaptor', connectors: ['tt', 'xlr'], count: 1 }],
       }),
     );
-    expect(text).toMatch(/Mic cable is left|XLR to TT adaptor/);
+    expect(text).toMatch(/Mic cable \(5 m\) is left|XLR to TT adaptor/);
   });
 
   it('one for two sides: counted together', () => {
     const { obstacle, text } = why(studio({ threads: pair, stocks: cords(4, 1) }));
     expect(obstacle).toMatchObject({ code: 'no-cord-left', stock: 'mic', needed: 2, left: 1 });
-    expect(text).toMatch(/^It needs 2 of Mic cable and only 1 is left/);
+    expect(text).toMatch(/^It needs 2 of Mic cable \(5 m\) and only 1 is left/);
   });
 });
 

@@ -1,20 +1,21 @@
 import { hookOf, takenBy } from '../../routing/space/leads';
-import type { Cord } from '../../session/sessionSchema';
+import type { Cord, Session } from '../../session/sessionSchema';
 import type { CheckContext } from '../context';
 import type { EntityRef, Finding } from '../finding';
 import type { Rule } from '../rule';
 
-/** Who holds cords: the threads they were planned for, and those planned by hand themselves. */
-function holders(cords: readonly Cord[]): readonly EntityRef[] {
-  const threads = new Set(cords.flatMap(({ thread }) => thread ?? []));
+/** Who holds cords: the threads they were planned for, in the order of the list, and those planned by hand. */
+function holders(cords: readonly Cord[], { threads }: Session): readonly EntityRef[] {
+  const owners = new Set(cords.flatMap(({ thread }) => thread ?? []));
+  const inOrder = threads.filter(({ id }) => owners.has(id)).sort((a, b) => a.number - b.number);
   const byHand = cords.filter(({ thread }) => thread === undefined);
   return [
-    ...[...threads].map((id): EntityRef => ({ kind: 'thread', id })),
+    ...inOrder.map(({ id }): EntityRef => ({ kind: 'thread', id })),
     ...byHand.map(({ id }): EntityRef => ({ kind: 'cord', id })),
   ];
 }
 
-function run({ rig, scene }: CheckContext): readonly Finding[] {
+function run({ rig, session, scene }: CheckContext): readonly Finding[] {
   const hook = hookOf(rig);
   const taken = new Map<number, Cord[]>();
   for (const cord of scene.cords)
@@ -25,7 +26,7 @@ function run({ rig, scene }: CheckContext): readonly Finding[] {
     return [
       {
         rule: 'cords-short',
-        at: holders(cords),
+        at: holders(cords, session),
         figures: { what, needed: cords.length, have, tooMany: cords.length - have },
       },
     ];
