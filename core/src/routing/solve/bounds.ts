@@ -100,8 +100,15 @@ export function terrainOf(space: RoutingSpace): Terrain {
   return terrain;
 }
 
-/** Least points from each hub to the goal, by as many cords as it takes. */
-function fromHubs(space: RoutingSpace, { across }: Terrain, onward: Reach): readonly number[] {
+/**
+ * Least points to the goal by as many cords as it takes: from where a cord is chosen, the cord included, by hub;
+ * and from where its other end is, by entry.
+ */
+function beyondCords(
+  space: RoutingSpace,
+  { across }: Terrain,
+  onward: Reach,
+): { readonly hubs: readonly number[]; readonly entries: readonly number[] } {
   const entries = space.entries.map((jacks) => leastInto(space, jacks, onward));
   const viaHub = (hub: number): number => {
     const { costs, entry } = space.hubs[hub] ?? { costs: [], entry: NONE };
@@ -118,7 +125,7 @@ function fromHubs(space: RoutingSpace, { across }: Terrain, onward: Reach): read
       });
     });
   }
-  return [...space.hubs.keys()].map(viaHub).concat(entries);
+  return { hubs: [...space.hubs.keys()].map(viaHub), entries };
 }
 
 export function boundTo(space: RoutingSpace, terrain: Terrain, goal: Goal): Bound {
@@ -128,14 +135,19 @@ export function boundTo(space: RoutingSpace, terrain: Terrain, goal: Goal): Boun
     terrain,
     [...goal.lanes].map((lane) => [lane, 0] as const),
   );
-  const beyond = fromHubs(space, terrain, onward);
-  const points = new Float64Array(lanes + beyond.length).fill(Infinity);
+  const { hubs, entries } = beyondCords(space, terrain, onward);
+  const points = new Float64Array(lanes + hubs.length + entries.length).fill(Infinity);
   terrain.toHub.forEach((reach, hub) => {
-    const rest = beyond[hub] ?? Infinity;
+    const rest = hubs[hub] ?? Infinity;
     for (const [lane, to] of reach) if (to + rest < (points[lane] ?? 0)) points[lane] = to + rest;
   });
   for (const [lane, exact] of onward) if (exact < (points[lane] ?? 0)) points[lane] = exact;
-  points.set(beyond, lanes);
+  // A state at a hub has paid for its cord.
+  points.set(
+    space.hubs.map(({ entry }) => entries[entry] ?? Infinity),
+    lanes,
+  );
+  points.set(entries, lanes + hubs.length);
   const sorted: NearestJacks[] = [];
   return { points, nearest: (entry) => (sorted[entry] ??= nearestOf(space, entry, points)) };
 }

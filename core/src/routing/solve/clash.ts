@@ -3,7 +3,7 @@ import { banKey, banThingKey } from './terms';
 import type { Way } from './way';
 import { startValue } from './way';
 
-/** Members that cannot all have what they have, and what each would have to do without. */
+/** Members that cannot all have what they have, and what each would have to do without; one may be named twice. */
 export interface Clash {
   readonly members: readonly number[];
   readonly keys: readonly number[];
@@ -33,22 +33,29 @@ function disputeIn(space: RoutingSpace, members: MemberWays): Clash | undefined 
   return undefined;
 }
 
-/** Something off the hook that the members take more of than is left. */
+/**
+ * Something off the hook that the members take more of than is left. A member that takes one does without the thing;
+ * one that takes several does without it at one jack or another.
+ */
 function shortageIn(members: MemberWays, left: (thing: number) => number): Clash | undefined {
-  const takers = new Map<number, { taken: Set<string>; members: Set<number> }>();
+  const takers = new Map<number, { taken: Set<string>; jacks: Map<number, Set<number>> }>();
   for (const [member, ways] of members.entries())
     for (const { takes } of ways)
       for (const { thing, jack, nth } of takes) {
-        const at = takers.get(thing) ?? { taken: new Set<string>(), members: new Set<number>() };
+        const at = takers.get(thing) ?? { taken: new Set<string>(), jacks: new Map<number, Set<number>>() };
         takers.set(thing, at);
         at.taken.add(`${String(jack)} ${String(nth)}`);
-        at.members.add(member);
+        at.jacks.set(member, (at.jacks.get(member) ?? new Set<number>()).add(jack));
       }
-  for (const [thing, { taken, members: own }] of takers)
-    if (taken.size > left(thing)) {
-      const list = [...own];
-      return { members: list, keys: list.map(() => banThingKey(thing)) };
-    }
+  for (const [thing, { taken, jacks }] of takers) {
+    if (taken.size <= left(thing)) continue;
+    const ways = [...jacks].flatMap(([member, own]): (readonly [number, number])[] =>
+      own.size === 1
+        ? [[member, banThingKey(thing)]]
+        : [...own].map((jack) => [member, banThingKey(thing, jack)] as const),
+    );
+    return { members: ways.map(([member]) => member), keys: ways.map(([, key]) => key) };
+  }
   return undefined;
 }
 

@@ -14,6 +14,8 @@ const MOST_WORK_OF_MANY = 60_000;
 const MOST_WORK_UNROUTED = 500_000;
 /** And the same for what is tried when that is up. */
 const MOST_WORK_AT_END = 20_000;
+/** Up to so many items each is looked at together with every other. */
+const FEW = 16;
 /** Prices of a conflict at which somebody else's place is asked for, in cords. */
 const ASKING_PRICES = [0.05, 0.6, 2.5] as const;
 /** A way that pushes more than this many others aside is left alone. */
@@ -174,16 +176,19 @@ export function polish(
     return cancelled() || done > MOST_WORK_UNROUTED || (done > most && !isShort());
   };
   const tried = new Set<string>();
+  const asGroup = (group: readonly number[]): boolean => {
+    const key = [...group].sort((a, b) => a - b).join(' ');
+    if (tried.has(key) || over()) return false;
+    tried.add(key);
+    return exchange(board, group, over);
+  };
   const exactly = (item: number): boolean => {
     const near = neighbours(board, item, order, ideals);
-    return TOGETHER.some((size) => {
-      const group = near.slice(0, size);
-      const key = [...group].sort((a, b) => a - b).join(' ');
-      if (tried.has(key)) return false;
-      tried.add(key);
-      return exchange(board, group, over);
-    });
+    return TOGETHER.some((size) => asGroup(near.slice(0, size)));
   };
+  /** With every other, one by one: what stands in the way of a second choice is no neighbour. */
+  const withEach = (item: number): boolean =>
+    order.length <= FEW && order.some((other) => other !== item && asGroup([item, other]));
   const ifWanting =
     (move: Move): Move =>
     (item) =>
@@ -195,6 +200,7 @@ export function polish(
   ];
   const dear: readonly Move[] = [
     ifWanting(exactly),
+    ifWanting(withEach),
     ifWanting((item) => replace(board, item, order, neighbours(board, item, order, ideals), over)),
   ];
   /** Each move for each item, until nothing helps any more or an end is made of it. */
