@@ -167,9 +167,7 @@ describe('ft route', () => {
     const none = { ...bare(), rig: { ...demo.rig, cords: [] } };
     const { code, out } = run('route', fileOf(none, 'none'));
     expect(code).toBe(1);
-    expect(out).toMatch(
-      /no way {2}1 Imke Tarrow, Narrator\n {8}No cord of the rig joins Large condenser/,
-    );
+    expect(out).toMatch(/no way {2}1 Imke Tarrow, Narrator\n {8}No cord of the rig joins Large condenser/);
   });
 });
 
