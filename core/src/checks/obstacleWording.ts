@@ -1,6 +1,5 @@
-import type { Obstacle } from '../routing/why/obstacle';
+import type { Obstacle, Remedy } from '../routing/why/obstacle';
 import type { PinRef } from '../routing/why/pinned';
-import type { Remedy } from '../routing/why/obstacle';
 import type { Naming } from './naming';
 import { ROLE_WORDS } from './roleWords';
 
@@ -45,7 +44,7 @@ export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
       return `Pins contradict each other: ${pins} (${threads}). Take one of them away.`;
     }
     case 'knob-set':
-      return `${naming.knob(obstacle.key)} was set by hand, and the way to ${naming.lane(obstacle.lane)} needs it elsewhere. Set it free, or choose another way.`;
+      return `${naming.knob(obstacle.key)} was set by hand, and the way to ${naming.lane(obstacle.lane)} needs it elsewhere. Take that setting back, or choose another way.`;
     case 'no-pair':
       return `No ${String(obstacle.width)} adjacent DAW inputs, the first of them odd, can be reached together. Make room for them, or unlink the sides.`;
     case 'one-for-several': {

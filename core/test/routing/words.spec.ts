@@ -4,8 +4,8 @@ import { compile } from '@ft/core/graph/compile';
 import type { Obstacle } from '@ft/core/routing/why/obstacle';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { Parts } from '../fixtures/studioOf';
-import { firstScene } from '../fixtures/studioOf';
-import { from, outcomeOf, routed, studio, to } from './lineRig';
+import { firstScene, studioOf } from '../fixtures/studioOf';
+import { from, mic, outcomeOf, routed, studio, to } from './lineRig';
 
 /** Why a thread has no way, and in words. */
 function why(of: Studio, thread = 'thread-1'): { readonly obstacle: Obstacle; readonly text: string } {
@@ -135,6 +135,35 @@ describe('a wide thread', () => {
     expect(obstacle).toMatchObject({ code: 'other-side', thread: 'thread-2', obstacle: { code: 'faulty' } });
     expect(text).toMatch(
       /^2 Source 2, which belongs to it, has no way: Panel line 2 is marked as faulty, and a pin insists on it/,
+    );
+  });
+});
+
+describe('a switch that was set by hand', () => {
+  it('is named where the only way needs it elsewhere', () => {
+    const desk = studioOf({
+      devices: [
+        mic('mic-1'),
+        { id: 'preamp', type: 'micPreamp', params: { channels: 1 } },
+        {
+          id: 'interface',
+          type: 'audioInterface',
+          params: { lineInputs: 2, lineOutputs: 2, opticalLinks: 0, hostStreams: 2, monitorMixes: 0 },
+        },
+        { id: 'daw', type: 'dawHost', params: { inputs: 2, outputs: 2 } },
+      ],
+      wires: [
+        ['mic-1/out/1', 'preamp/mic-1/1'],
+        ['preamp/out-1/1', 'interface/line-in-1/1'],
+        ['interface/host-out/2', 'daw/stream-in/2'],
+      ],
+      threads: [from(1, { pins: { 'daw-input': 'daw/input-2' } })],
+      settings: { 'interface/hostInSource/2': 4 },
+    });
+    const { obstacle, text } = why(desk);
+    expect(obstacle).toMatchObject({ code: 'knob-set', key: 'interface/hostInSource/2' });
+    expect(text).toMatch(
+      /^Interface: .* was set by hand, .* Take that setting back, or choose another way\.$/,
     );
   });
 });
