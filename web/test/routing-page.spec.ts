@@ -69,6 +69,11 @@ describe('what a routing moves', () => {
     await shows(/What the last routing moved/);
     await shows(/4 Wen Askelby, Harp\s*Mic preamp 1, .*so that 1 Imke Tarrow, Narrator runs/);
     expect(lastNotice()).toBe('Routed. One thread moved; the Routing page says what for.');
+    desk.store.dispatch(StudioActions.undo({}));
+    await until(() => {
+      page.fixture.detectChanges();
+      return !page.text().includes('What the last routing moved');
+    }, 'nothing said of a routing that was undone');
   });
 });
 

@@ -7,6 +7,7 @@ import { findScene } from '@ft/core/plan/scenePlace';
 import { routeUnless } from '@ft/core/routing/route';
 import type { RouteMode } from '@ft/core/routing/solve/solve';
 import type { Studio } from '@ft/core/session/studioSchema';
+import { patchKey } from './patch-key';
 
 /** How far a routing is, told now and then: the searches done so far. */
 export type RoutingProgress = (searches: number) => void;
@@ -18,6 +19,8 @@ export interface RoutingResult {
   readonly stuck: number;
   /** What moved, and what for. */
   readonly movements: readonly Movement[];
+  /** The patch it made: what is said of it holds as long as the scene is patched so. */
+  readonly patch: string;
 }
 
 export interface RouterApi {
@@ -46,6 +49,7 @@ export const createRouter = (): RouterApi => ({
       routed,
       stuck: routing.outcomes.filter((outcome) => !outcome.routed).length,
       movements: movementsOf(studio.rig, session, scene, routing),
+      patch: patchKey({ id: scene.id, cords: [...routing.cords] }),
     };
   },
 });

@@ -1,5 +1,5 @@
 import type { OnDestroy } from '@angular/core';
-import { effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { proxy, wrap } from 'comlink';
 import type { Movement } from '@ft/core/plan/routing/movements';
@@ -7,7 +7,8 @@ import type { RouteMode } from '@ft/core/routing/solve/solve';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { createRouterWorker } from './create-router-worker';
-import type { RouterApi } from './router-api';
+import { patchKey } from './patch-key';
+import type { RouterApi, RoutingResult } from './router-api';
 
 /** Work that takes longer than this shows that it is there, ms. */
 const SHOW_AFTER_MS = 300;
@@ -26,8 +27,15 @@ export class SceneRouter implements OnDestroy {
   private searches = 0;
   /** Searches done by the routing under way, once it has taken a while; undefined where there is none. */
   readonly running = signal<number | undefined>(undefined);
-  /** What the last routing moved, and what for; undefined before there was one. */
-  readonly movements = signal<readonly Movement[] | undefined>(undefined);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+  private readonly last = signal<Pick<RoutingResult, 'movements' | 'patch'> | undefined>(undefined);
+  /** What the last routing moved, and what for, as long as the scene is patched as it left it. */
+  readonly movements = computed((): readonly Movement[] | undefined => {
+    const [last, found] = [this.last(), this.found()];
+    return last !== undefined && found != null && patchKey(found.scene) === last.patch
+      ? last.movements
+      : undefined;
+  });
 
   constructor() {
     let known = this.studio();
@@ -48,7 +56,7 @@ export class SceneRouter implements OnDestroy {
   /** Starts a routing; one that is under way is given up. */
   async route(mode: RouteMode): Promise<void> {
     this.stop();
-    this.movements.set(undefined);
+    this.last.set(undefined);
     const [studio, place] = [this.studio(), this.place()];
     if (studio === null || place === null) return;
     const worker = createRouterWorker();
@@ -64,7 +72,7 @@ export class SceneRouter implements OnDestroy {
     const result = await wrap<RouterApi>(worker).route(studio, place, mode, told);
     if (this.worker !== worker) return;
     this.stop();
-    this.movements.set(result.movements);
+    this.last.set(result);
     if (result.edits.length > 0) {
       const label = mode === 'all' ? 'Route everything anew' : 'Route';
       this.store.dispatch(StudioActions.change({ label, edits: result.edits }));
@@ -74,7 +82,7 @@ export class SceneRouter implements OnDestroy {
 
   /** What was moved has been read. */
   forgetMovements(): void {
-    this.movements.set(undefined);
+    this.last.set(undefined);
   }
 
   /** Gives up the routing under way, and says why. */
