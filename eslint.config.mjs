@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import js from '@eslint/js';
 import ngrx from '@ngrx/eslint-plugin/v9';
 import angular from 'angular-eslint';
@@ -16,22 +17,27 @@ const ABOVE_CORE = [
   '**/web/**',
   '**/demo/**',
 ];
-const PLATFORM = ['node:*', '@angular/*', '@ngrx/*', 'express', 'sequelize', 'rxjs', 'rxjs/*'];
+const FRAMEWORKS = ['@angular/*', '@ngrx/*', 'express', 'sequelize', 'rxjs', 'rxjs/*'];
+const PLATFORM = ['node:*', ...FRAMEWORKS];
 const restrict = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
 
-/** Inside the core: units ← rig ← session ← graph ← everything that reads a graph. */
-const coreLayer = (folder, later) => ({
-  files: [`core/src/${folder}/**/*.ts`],
+/** The rooms of the core from the ground up: each may use those before it. */
+const ROOMS = JSON.parse(readFileSync(new URL('core/rooms.json', import.meta.url), 'utf8'));
+const room = (name, place) => ({
+  files: [`core/src/${name}/**/*.ts`],
   rules: restrict(
     forbid(ABOVE_CORE, 'The core stands below the contract, the server and the screen.'),
     forbid(PLATFORM, 'The core is pure: no Node, no DOM, no framework.'),
-    forbid(
-      later.map((name) => `**/${name}/*`),
-      `${folder} stands below these folders.`,
-    ),
+    ...(place === ROOMS.length - 1
+      ? []
+      : [
+          {
+            regex: `^(\\.\\./)+(${ROOMS.slice(place + 1).join('|')})/`,
+            message: `${name} stands below this room (core/rooms.json).`,
+          },
+        ]),
   ),
 });
-const READERS = ['routing', 'repatch', 'levels', 'timing', 'checks', 'plan', 'edits'];
 
 export default defineConfig([
   globalIgnores(['**/dist/**', '**/.angular/**', '**/coverage/**', 'test-results/**', 'data/**', 'docs/**']),
@@ -71,18 +77,23 @@ export default defineConfig([
       ],
     },
   },
-  coreLayer('units', ['rig', 'session', 'graph', 'formats', ...READERS]),
-  coreLayer('rig', ['session', 'graph', 'formats', ...READERS]),
-  coreLayer('session', ['graph', 'formats', ...READERS]),
-  coreLayer('graph', ['formats', ...READERS]),
-  coreLayer('routing', ['formats', 'levels', 'timing', 'checks', 'plan', 'edits']),
-  coreLayer('repatch', ['formats', 'checks', 'plan', 'edits']),
-  coreLayer('levels', ['formats', 'timing', 'checks', 'plan', 'edits']),
-  coreLayer('timing', ['formats', 'checks', 'plan', 'edits']),
+  ...ROOMS.map(room),
   {
     files: ['contract/**/*.ts'],
     rules: restrict(
-      forbid(['**/server/**', '**/web/**', ...PLATFORM], 'The contract stands below server and web.'),
+      forbid(
+        ['**/server/**', '**/web/**', '**/demo/**', '@ft/demo/*', ...PLATFORM],
+        'The contract stands on the core alone.',
+      ),
+    ),
+  },
+  {
+    files: ['demo/**/*.ts'],
+    rules: restrict(
+      forbid(
+        ['**/server/**', '**/web/**', '@ft/contract/*', ...FRAMEWORKS],
+        'The demo is a studio: it stands on the core alone.',
+      ),
     ),
   },
   {
@@ -90,6 +101,14 @@ export default defineConfig([
     rules: restrict(
       forbid(['**/web/**', '@angular/*', '@ngrx/*'], 'The server knows nothing of the screen.'),
     ),
+  },
+  {
+    files: ['{core,contract,server,web,demo}/src/**/*.ts'],
+    rules: {
+      'max-lines': ['error', { max: 250 }],
+      // Where a longer one reads better whole, a comment says why.
+      'max-lines-per-function': ['error', { max: 35, skipBlankLines: true, skipComments: true }],
+    },
   },
   {
     files: ['web/**/*.ts'],

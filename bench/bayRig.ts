@@ -5,7 +5,7 @@ import type { Rig } from '@ft/core/rig/rigSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { studioSchema } from '@ft/core/session/studioSchema';
 import { BENCH_SESSION } from './benchSession';
-import { wireIdOf } from '@ft/core/wiring/wireId';
+import { wireIdOf } from '@ft/core/rig/wiring/wireId';
 
 const BAYS = 20;
 const COLUMNS = 96;

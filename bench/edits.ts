@@ -1,6 +1,6 @@
-import { checkContextAfter } from '@ft/core/checks/contextAfter';
-import { areWaysKnown, withWays, withWaysLater } from '@ft/core/checks/nearestWays';
-import { planFrom, planOf } from '@ft/core/plan/plan';
+import { workedSceneAfter } from '@ft/core/scene/workedSceneAfter';
+import { areWaysKnown, withWays, withWaysLater } from '@ft/core/scene/nearestWays';
+import { planFrom, planOf } from '@ft/core/views/plan';
 import type { SettingKey } from '@ft/core/rig/settings';
 import type { Scene, Session } from '@ft/core/session/sessionSchema';
 import { facility, HOUSES } from './facility';
@@ -79,7 +79,7 @@ export function edits(): void {
       now = edit(now, n);
       // As the worker does: first what the screens show, then the ways for threads that do not run.
       const shown = timed(() => {
-        const after = checkContextAfter(context, rig, now.session, now.scene, floor);
+        const after = workedSceneAfter(context, rig, now.session, now.scene, floor);
         return { after, plan: planFrom(withWaysLater(after)) };
       });
       const settled = timed(() => withWays(shown.made.after));

@@ -1,13 +1,13 @@
 import { writeFileSync } from 'node:fs';
-import { checkContext } from '@ft/core/checks/context';
+import { workedScene } from '@ft/core/scene/workedScene';
 import { runChecks } from '@ft/core/checks/runChecks';
 import { compile } from '@ft/core/graph/compile';
 import { applyChange } from '@ft/core/edits/change';
 import { writeBundle } from '@ft/core/formats/bundle';
 import { readWiresCsv } from '@ft/core/formats/csv/wiresCsv';
 import { trace } from '@ft/core/graph/trace';
-import { jackInfo } from '@ft/core/plan/jackInfo';
-import { planOf } from '@ft/core/plan/plan';
+import { jackInfo } from '@ft/core/views/bay/jackInfo';
+import { planOf } from '@ft/core/views/plan';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { bareBayStudio, bayStudio, wireList } from './bayRig';
 import { edits } from './edits';
@@ -58,7 +58,7 @@ function measure(studio: Studio): Measured {
     traceMs: medianMs(() =>
       session.threads.map(({ from }) => trace(graph, graph.laneIndex.get(from) ?? 0, 'from')),
     ),
-    allMs: medianMs(() => runChecks(checkContext(rig, session, scene))),
+    allMs: medianMs(() => runChecks(workedScene(rig, session, scene))),
   };
 }
 

@@ -1,6 +1,6 @@
 import type { EditJson } from '@ft/core/edits/editKind';
-import { addThreadEdits, changeThreadEdits, removeThreadEdits } from '@ft/core/plan/threadEdits';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import { addThreadEdits, changeThreadEdits, removeThreadEdits } from '@ft/core/actions/track/threadEdits';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { threadSchema } from '@ft/core/session/sessionSchema';
 import type { Scene, Session, Thread } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';

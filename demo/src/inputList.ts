@@ -1,4 +1,4 @@
-import type { PreampWish } from '@ft/core/plan/threadEdits';
+import type { PreampWish } from '@ft/core/actions/track/threadEdits';
 import type { SceneId } from '@ft/core/rig/ids';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import { threadSchema } from '@ft/core/session/sessionSchema';

@@ -1,8 +1,8 @@
 import { rigSchema } from '@ft/core/rig/rigSchema';
 import type { Hardwire, Rig } from '@ft/core/rig/rigSchema';
-import { planLoom } from '@ft/core/wiring/loom';
-import { loomProblemSentence } from '@ft/core/wiring/loomWording';
-import { wireIdOf } from '@ft/core/wiring/wireId';
+import { planLoom } from '@ft/core/typed/wiring/loom';
+import { loomProblemSentence } from '@ft/core/words/loomWording';
+import { wireIdOf } from '@ft/core/rig/wiring/wireId';
 import { BAYS } from './rig/bays';
 import { CONSOLES } from './rig/consoles';
 import type { RigInput } from './rig/device';

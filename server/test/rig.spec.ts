@@ -1,6 +1,6 @@
 import { DEMO_BUNDLE, SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/builtDemo';
-import { changeParamsEdits, removeDevicesEdits } from '@ft/core/plan/rigEdits';
-import { removeTrackEdits } from '@ft/core/plan/trackEdits';
+import { changeParamsEdits, removeDevicesEdits } from '@ft/core/actions/rig/rigEdits';
+import { removeTrackEdits } from '@ft/core/actions/mix/trackEdits';
 import { readWiresCsv } from '@ft/core/formats/csv/wiresCsv';
 import type { EditJson } from '@ft/core/edits/editKind';
 import type { Studio } from '@ft/core/session/studioSchema';

@@ -5,7 +5,7 @@ import { seeded } from '../../core/test/fixtures/seeded';
 import type { StackEntry } from '@ft/core/edits/undoStack';
 import { undoStacks } from '@ft/core/edits/undoStack';
 import { writeBundle } from '@ft/core/formats/bundle';
-import { removeThreadEdits } from '@ft/core/plan/threadEdits';
+import { removeThreadEdits } from '@ft/core/actions/track/threadEdits';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { storesOf } from '../src/archive/wholeStudios';
 import type { Database } from '../src/database/openDatabase';

@@ -14,7 +14,7 @@ import {
 import { BayPainter } from '../src/app/bay/bay-painter';
 import { Planner } from '../src/app/workers/planner.service';
 import { TestBed } from '@angular/core/testing';
-import type { BaysView } from '@ft/core/plan/bayView';
+import type { BaysView } from '@ft/core/views/bay/bayView';
 import type { LaneId } from '@ft/core/rig/ids';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';

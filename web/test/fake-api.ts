@@ -9,7 +9,7 @@ import type { Me } from '@ft/contract/sharing';
 import type { Change } from '@ft/core/edits/change';
 import type { Entry } from '@ft/core/edits/ledger';
 import { accept } from '@ft/core/edits/ledger';
-import { refusalSentence } from '@ft/core/edits/refusalWording';
+import { refusalSentence } from '@ft/core/words/refusalWording';
 import { undoStacks } from '@ft/core/edits/undoStack';
 import type { BackupContent, Backups, Status } from '@ft/contract/status';
 import type { StudioRef } from '../src/app/state/api.service';

@@ -1,5 +1,5 @@
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
-import { planOf } from '@ft/core/plan/plan';
+import { planOf } from '@ft/core/views/plan';
 import { paramTitle } from '../src/app/rig/param-title';
 import { shortcutOf } from '../src/app/shell/shortcuts';
 import { cellText, COLUMNS, isRightAligned, stationIn } from '../src/app/track/columns';

@@ -2,8 +2,8 @@ import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/s
 import type { Action } from '@ngrx/store';
 import type { EntryMessage } from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';
-import { patchList } from '@ft/core/plan/patchList';
-import { planOf } from '@ft/core/plan/plan';
+import { patchList } from '@ft/core/views/bay/patchList';
+import { planOf } from '@ft/core/views/plan';
 import { keptDrafts, forgetDraft, saveDraft } from '../src/app/state/draft.feature';
 import { forgetPending, keepPending, keptPending } from '../src/app/state/pending-store';
 import { initialPlanState, PlanActions, planFeature } from '../src/app/state/plan.feature';

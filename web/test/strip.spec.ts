@@ -1,14 +1,14 @@
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
-import { checkContext } from '@ft/core/checks/context';
-import type { EntityRef } from '@ft/core/checks/finding';
-import type { StripHop } from '@ft/core/plan/strip';
-import { stripOf } from '@ft/core/plan/strip';
+import { workedScene } from '@ft/core/scene/workedScene';
+import type { EntityRef } from '@ft/core/session/entityRef';
+import type { StripHop } from '@ft/core/views/strip';
+import { stripOf } from '@ft/core/views/strip';
 import { hopFigures } from '../src/app/strip/hop-figures';
 import { BANDS, drawStrip } from '../src/app/strip/strip-geometry';
 
 const demo = saltglassRooms();
 const session = demo.sessions[0]!;
-const context = checkContext(demo.rig, session, session.scenes[0]!);
+const context = workedScene(demo.rig, session, session.scenes[0]!);
 const hopsOf = (id: string): readonly StripHop[] =>
   stripOf(context, { kind: 'thread', id } as EntityRef)!.hops;
 const narrator = hopsOf('line-1');

@@ -1,17 +1,7 @@
-import type { CordId, DeviceId, LaneId, PerformerId, StationId, ThreadId, TrackId } from '../rig/ids';
+import type { EntityRef } from '../session/entityRef';
 import type { FindingDetail } from './findingDetail';
 
 export type Severity = 'error' | 'warning' | 'note';
-
-/** Something a finding is about; the screen can jump to it. */
-export type EntityRef =
-  | { readonly kind: 'thread'; readonly id: ThreadId }
-  | { readonly kind: 'lane'; readonly id: LaneId }
-  | { readonly kind: 'station'; readonly id: StationId }
-  | { readonly kind: 'device'; readonly id: DeviceId }
-  | { readonly kind: 'cord'; readonly id: CordId }
-  | { readonly kind: 'track'; readonly id: TrackId }
-  | { readonly kind: 'performer'; readonly id: PerformerId };
 
 /** What a rule reports: figures and ids, no text. */
 export type Finding = FindingDetail & { readonly at: readonly EntityRef[] };

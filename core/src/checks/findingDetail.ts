@@ -1,3 +1,4 @@
+import type { ProposedCord } from '../scene/knownWays';
 import type { BrokenLeg } from '../routing/brokenLegs';
 import type { Obstacle } from '../routing/why/obstacle';
 import type { Quiet } from '../repatch/step';
@@ -5,12 +6,6 @@ import type { AdaptorId, DeviceId, LaneId, StationId, StockId } from '../rig/ids
 import type { HearingTable } from '../units/hearing';
 import type { Medium } from '../rig/medium';
 import type { PlaceRole } from '../routing/waypoints';
-
-/** Where a proposed way would plug its cords. */
-export interface ProposedCord {
-  readonly from: LaneId;
-  readonly to: LaneId;
-}
 
 /** What each rule measures. `over` figures are positive amounts in dB. */
 export type FindingDetail =

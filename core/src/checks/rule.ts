@@ -1,4 +1,4 @@
-import type { CheckContext } from './context';
+import type { WorkedScene } from '../scene/workedScene';
 import type { Finding, RuleId, Severity } from './finding';
 
 /** The stages of the work, in order. */
@@ -14,7 +14,7 @@ export interface Rule {
   readonly why: string;
   /** What the rule does not infer. */
   readonly limits: string;
-  run(context: CheckContext): readonly Finding[];
+  run(context: WorkedScene): readonly Finding[];
   /** Where what was found weighs less or more than the rule does. */
   severityOf?(finding: Finding): Severity;
 }

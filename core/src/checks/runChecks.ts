@@ -1,5 +1,5 @@
 import type { Waiver } from '../session/sessionSchema';
-import type { CheckContext } from './context';
+import type { WorkedScene } from '../scene/workedScene';
 import type { Finding, Severity } from './finding';
 import { findingKey } from './finding';
 import { RULES } from './registry';
@@ -24,7 +24,7 @@ export interface CheckReport {
 const ORDER: Record<Severity, number> = { error: 0, warning: 1, note: 2 };
 
 /** Runs rules over a context. A rule that throws is reported and does not stop the others. */
-export function runChecks(context: CheckContext, rules: readonly Rule[] = RULES): CheckReport {
+export function runChecks(context: WorkedScene, rules: readonly Rule[] = RULES): CheckReport {
   const waivers = new Map(context.session.waivers.map((waiver) => [waiver.id, waiver]));
   const findings: ReportedFinding[] = [];
   const failedRules: { rule: string; detail: string }[] = [];

@@ -1,4 +1,4 @@
-import { threadName } from '../checks/naming';
+import { threadName } from '../session/threadName';
 import type { Path } from '../session/problem';
 import { pathText } from '../session/problem';
 import type { Studio } from '../session/studioSchema';

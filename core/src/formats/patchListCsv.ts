@@ -1,4 +1,4 @@
-import type { PatchLine } from '../plan/patchList';
+import type { PatchLine } from '../views/bay/patchList';
 import { writeCsv } from './csv/csvTable';
 
 const COLUMNS: readonly (readonly [string, (line: PatchLine) => string])[] = [

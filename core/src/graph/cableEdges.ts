@@ -1,6 +1,6 @@
 import type { Hardwire } from '../rig/rigSchema';
 import type { Cord } from '../session/sessionSchema';
-import type { LaneLookup } from './compile';
+import type { LaneLookup } from './laneLookup';
 import { linkLanes } from '../units/linkLanes';
 import type { Edge, Lane } from './signalGraph';
 

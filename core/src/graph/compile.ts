@@ -1,3 +1,4 @@
+import type { LaneLookup } from './laneLookup';
 import type { CordId, LaneId, StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { Scene, Session } from '../session/sessionSchema';
@@ -8,13 +9,6 @@ import type { DeviceParts } from './deviceParts';
 import { deviceParts, knobsByDevice } from './deviceParts';
 import { routeEdge } from './routeEdge';
 import type { Edge, GraphStation, Lane, SignalGraph } from './signalGraph';
-
-/** What the parts of the compiler look up once lanes are numbered. */
-export interface LaneLookup {
-  readonly sampleRateHz: number;
-  readonly lanes: readonly Lane[];
-  readonly laneIndex: ReadonlyMap<LaneId, number>;
-}
 
 /** Builds all devices under the knobs of the scene, and numbers their lanes in device, port and lane order. */
 function placeDevices(

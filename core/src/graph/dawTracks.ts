@@ -5,7 +5,7 @@ import type { Bus, Destination, Send, Slot, Track } from '../session/daw/trackSc
 import type { Session } from '../session/sessionSchema';
 import type { PanLawDb } from '../units/panLaw';
 import { panGainsDb, SILENT_DB } from '../units/panLaw';
-import type { LaneLookup } from './compile';
+import type { LaneLookup } from './laneLookup';
 import type { Edge, Lane } from './signalGraph';
 
 /** What the tracks of a session add to a graph. */

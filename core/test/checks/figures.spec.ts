@@ -1,12 +1,12 @@
 import type { Finding } from '@ft/core/checks/finding';
-import { namingOf } from '@ft/core/checks/naming';
+import { namingOf } from '@ft/core/words/naming';
 import { levelClass } from '@ft/core/checks/rules/levelClass';
 import { overMaxInput } from '@ft/core/checks/rules/overMaxInput';
 import { phantomOnJackBay } from '@ft/core/checks/rules/phantomOnJackBay';
 import { phantomIntoRibbon } from '@ft/core/checks/rules/phantomIntoRibbon';
 import { threadIncomplete } from '@ft/core/checks/rules/threadIncomplete';
 import { unitUsedTwice } from '@ft/core/checks/rules/unitUsedTwice';
-import { wordsOf } from '@ft/core/checks/wording';
+import { wordsOf } from '@ft/core/words/findings/findingSentence';
 import type { Parts } from '../fixtures/studioOf';
 import { contextOf, studioOf } from '../fixtures/studioOf';
 import { WORKED_LADDER } from '../fixtures/workedLadder';

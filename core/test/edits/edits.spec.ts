@@ -2,7 +2,7 @@ import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/thin/saltglass';
 import { applyChange, changeSchema, invertChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { accept } from '@ft/core/edits/ledger';
-import { refusalSentence } from '@ft/core/edits/refusalWording';
+import { refusalSentence } from '@ft/core/words/refusalWording';
 import { EDIT_KINDS } from '@ft/core/edits/registry';
 import { canonicalStudio } from '@ft/core/formats/canonicalStudio';
 import { writeBundle } from '@ft/core/formats/bundle';

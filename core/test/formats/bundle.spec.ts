@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { BUNDLE_FORMAT, readBundle, writeBundle } from '@ft/core/formats/bundle';
 import { canonicalStudio } from '@ft/core/formats/canonicalStudio';
-import { problemLine } from '@ft/core/session/problemWording';
+import { problemLine } from '@ft/core/words/problemWording';
 import type { Studio } from '@ft/core/session/studioSchema';
 
 const demo = saltglassRooms();

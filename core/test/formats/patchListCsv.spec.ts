@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { patchListCsv } from '@ft/core/formats/patchListCsv';
-import type { PatchLine } from '@ft/core/plan/patchList';
+import type { PatchLine } from '@ft/core/views/bay/patchList';
 
 const line = (more: Partial<PatchLine> = {}): PatchLine => ({
   cord: 'c1' as PatchLine['cord'],

@@ -2,7 +2,7 @@ import * as z from 'zod';
 import { bundleSchema } from '@ft/core/formats/bundle';
 import { MOST_PROBLEMS, readShape } from '@ft/core/formats/readShape';
 import { shapeProblems } from '@ft/core/formats/shapeProblems';
-import { problemLine } from '@ft/core/session/problemWording';
+import { problemLine } from '@ft/core/words/problemWording';
 import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { seeded } from '../fixtures/seeded';
 import { seedsFrom1 } from '../fixtures/seeds';

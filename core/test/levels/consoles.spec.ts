@@ -1,4 +1,4 @@
-import type { CheckContext } from '@ft/core/checks/context';
+import type { WorkedScene } from '@ft/core/scene/workedScene';
 import type { Edge } from '@ft/core/graph/signalGraph';
 import { edgesFrom } from '@ft/core/graph/walk';
 import type { Rung } from '@ft/core/levels/ladder';
@@ -7,7 +7,7 @@ import type { Parts } from '../fixtures/studioOf';
 import { contextOf, studioOf } from '../fixtures/studioOf';
 
 /** The shortest conducting way between two lanes. */
-function pathBetween({ graph }: CheckContext, from: number, to: number): readonly Edge[] {
+function pathBetween({ graph }: WorkedScene, from: number, to: number): readonly Edge[] {
   const by = new Map<number, Edge>();
   const seen = new Set([from]);
   for (const lane of seen)

@@ -1,4 +1,4 @@
-import type { CheckContext } from '@ft/core/checks/context';
+import type { WorkedScene } from '@ft/core/scene/workedScene';
 import { arrivalsAt, laneSum } from '@ft/core/levels/laneSum';
 import { saltglassRooms } from '../fixtures/builtDemo';
 import { dawParts, hardwareSlot, loudspeaker, track } from '../checks/examples/example';
@@ -7,10 +7,10 @@ import type { Parts } from '../fixtures/studioOf';
 import { contextOf, studioOf } from '../fixtures/studioOf';
 import { WORKED_LADDER } from '../fixtures/workedLadder';
 
-const laneAt = ({ graph }: CheckContext, id: string): number => graph.laneIndex.get(id as never)!;
+const laneAt = ({ graph }: WorkedScene, id: string): number => graph.laneIndex.get(id as never)!;
 
 /** As many equal tracks onto one host output, crest of a sine: the peak is the level. */
-const equalTracks = (count: number): CheckContext =>
+const equalTracks = (count: number): WorkedScene =>
   contextOf(
     studioOf(
       dawParts(
@@ -97,7 +97,7 @@ describe('levels of everything at once', () => {
 });
 
 describe('parallel ways of one source', () => {
-  const parallel = (more: object): CheckContext =>
+  const parallel = (more: object): WorkedScene =>
     contextOf(
       studioOf(
         dawParts(
@@ -119,7 +119,7 @@ describe('parallel ways of one source', () => {
         ),
       ),
     );
-  const nominal = (context: CheckContext): number | undefined =>
+  const nominal = (context: WorkedScene): number | undefined =>
     laneSum(context.field, laneAt(context, 'daw/output/2')).nominal;
 
   it('that come together in time add as voltages', () => {

@@ -1,5 +1,5 @@
-import { tickEdits } from '@ft/core/plan/floor/floorEdits';
-import { stepsTo } from '@ft/core/plan/floor/workList';
+import { tickEdits } from '@ft/core/actions/bay/floorEdits';
+import { stepsTo } from '@ft/core/repatch/target';
 import { applyNewChange } from '@ft/core/edits/change';
 import { repatch } from '@ft/core/repatch/repatch';
 import type { Step } from '@ft/core/repatch/step';

@@ -1,7 +1,8 @@
 import { applyChange, applyNewChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
-import { onFloorEdits, tickEdits } from '@ft/core/plan/floor/floorEdits';
-import { stepsTo, targetOf, workList } from '@ft/core/plan/floor/workList';
+import { onFloorEdits, tickEdits } from '@ft/core/actions/bay/floorEdits';
+import { workList } from '@ft/core/views/bay/workList';
+import { stepsTo, targetOf } from '@ft/core/repatch/target';
 import { ALL_NORMALS } from '@ft/core/repatch/floorScene';
 import type { Step } from '@ft/core/repatch/step';
 import { isCordStep, stepId } from '@ft/core/repatch/step';

@@ -1,7 +1,7 @@
 import { accountOf } from '@ft/core/routing/account';
 import { prepare } from '@ft/core/routing/prepare';
 import { trialsFor } from '@ft/core/routing/trial';
-import { wayReasons } from '@ft/core/plan/routing/wayReasons';
+import { wayReasons } from '@ft/core/views/routing/wayReasons';
 import type { ThreadId } from '@ft/core/rig/ids';
 import { saltglassRooms } from '../fixtures/builtDemo';
 import { firstScene, studioOf } from '../fixtures/studioOf';

@@ -1,8 +1,8 @@
 import { applyNewChange } from '@ft/core/edits/change';
-import { deadJack } from '@ft/core/plan/scenes/deadJack';
-import { stepsTo } from '@ft/core/plan/floor/workList';
-import { addThreadEdits } from '@ft/core/plan/threadEdits';
-import { releaseEdits } from '@ft/core/plan/releaseEdits';
+import { deadJack } from '@ft/core/actions/scenes/deadJack';
+import { stepsTo } from '@ft/core/repatch/target';
+import { addThreadEdits } from '@ft/core/actions/track/threadEdits';
+import { releaseEdits } from '@ft/core/actions/releaseEdits';
 import { release } from '@ft/core/routing/release';
 import { route } from '@ft/core/routing/route';
 import type { Studio } from '@ft/core/session/studioSchema';

@@ -1,10 +1,10 @@
-import { obstacleSentence } from '@ft/core/checks/obstacleWording';
-import { namingOf } from '@ft/core/checks/naming';
+import { obstacleSentence } from '@ft/core/words/obstacleWording';
+import { namingOf } from '@ft/core/words/naming';
 import { runChecks } from '@ft/core/checks/runChecks';
 import { applyChange } from '@ft/core/edits/change';
 import { compile } from '@ft/core/graph/compile';
-import { planOf } from '@ft/core/plan/plan';
-import { removeDevicesEdits } from '@ft/core/plan/rigEdits';
+import { planOf } from '@ft/core/views/plan';
+import { removeDevicesEdits } from '@ft/core/actions/rig/rigEdits';
 import { brokenLegs } from '@ft/core/routing/brokenLegs';
 import type { Obstacle } from '@ft/core/routing/why/obstacle';
 import type { Studio } from '@ft/core/session/studioSchema';

@@ -1,6 +1,6 @@
 import { saltglassRooms } from '../fixtures/thin/saltglass';
-import { namingOf } from '@ft/core/checks/naming';
-import { obstacleSentence } from '@ft/core/checks/obstacleWording';
+import { namingOf } from '@ft/core/words/naming';
+import { obstacleSentence } from '@ft/core/words/obstacleWording';
 import { compile } from '@ft/core/graph/compile';
 import type { ThreadOutcome } from '@ft/core/routing/route';
 import { route } from '@ft/core/routing/route';

@@ -1,4 +1,4 @@
-import { checkContext } from '@ft/core/checks/context';
+import { workedScene } from '@ft/core/scene/workedScene';
 import { unitUsedTwice } from '@ft/core/checks/rules/unitUsedTwice';
 import type { Routing } from '@ft/core/routing/route';
 import { STATION_ROLES } from '@ft/core/rig/deviceModel';
@@ -26,7 +26,7 @@ export function faultsOf(studio: Studio, routing: Routing): readonly string[] {
   );
   for (const { id, count } of studio.rig.cords)
     if (after.cords.filter(({ stock }) => stock === id).length > count) faults.push(`too many of ${id}`);
-  const context = checkContext(studio.rig, { ...session, scenes: [after] }, after);
+  const context = workedScene(studio.rig, { ...session, scenes: [after] }, after);
   const routed = new Set(routing.outcomes.flatMap((outcome) => (outcome.routed ? [outcome.thread] : [])));
   const ends = new Map<number, string>();
   const ended = new Map<string, number>();

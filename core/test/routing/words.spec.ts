@@ -1,5 +1,5 @@
-import { namingOf } from '@ft/core/checks/naming';
-import { obstacleSentence } from '@ft/core/checks/obstacleWording';
+import { namingOf } from '@ft/core/words/naming';
+import { obstacleSentence } from '@ft/core/words/obstacleWording';
 import { compile } from '@ft/core/graph/compile';
 import type { Obstacle } from '@ft/core/routing/why/obstacle';
 import type { Studio } from '@ft/core/session/studioSchema';

@@ -1,4 +1,4 @@
-import { timeView } from '@ft/core/plan/time/timeView';
+import { timeView } from '@ft/core/views/time/timeView';
 import { soundOf } from '@ft/core/timing/soundMeetings';
 import { dawParts, track } from '../checks/examples/example';
 import type { Parts } from '../fixtures/studioOf';

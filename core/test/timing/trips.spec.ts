@@ -1,4 +1,4 @@
-import type { CheckContext } from '@ft/core/checks/context';
+import type { WorkedScene } from '@ft/core/scene/workedScene';
 import { performerDelays } from '@ft/core/timing/performerDelays';
 import { EXAMPLES } from '../checks/examples';
 import { dawParts, hardwareSlot, track } from '../checks/examples/example';
@@ -12,7 +12,7 @@ const OPTO: Parts = {
     ['opto/out-1/1', 'converter/line-in-1/1'],
   ],
 };
-const inserted = (parts: Parts, more: Parameters<typeof track>[1] = {}): CheckContext =>
+const inserted = (parts: Parts, more: Parameters<typeof track>[1] = {}): WorkedScene =>
   contextOf(studioOf(dawParts([track('narr', { inserts: [hardwareSlot(1)], ...more })], parts)));
 
 describe('the round trip of a hardware insert', () => {

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { strFromU8, unzipSync } from 'fflate';
 import { readBundle } from '@ft/core/formats/bundle';
-import { problemLine } from '@ft/core/session/problemWording';
+import { problemLine } from '@ft/core/words/problemWording';
 import type { StoredEntry } from '../history/storedEntry';
 import { readRequestText } from '../http/readRequest';
 import type { WholeStudio } from '../studios/wholeStudio';

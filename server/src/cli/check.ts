@@ -1,6 +1,6 @@
 import type { CheckOutput } from '@ft/contract/cliOutput';
-import type { FindingView } from '@ft/core/plan/findingView';
-import { planOf } from '@ft/core/plan/plan';
+import type { FindingView } from '@ft/core/views/findingView';
+import { planOf } from '@ft/core/views/plan';
 import type { Answer } from './answer';
 import { headOf, titleOf } from './head';
 import type { CliRequest } from './request';

@@ -1,7 +1,7 @@
 import type { LevelsOutput } from '@ft/contract/cliOutput';
-import { checkContext } from '@ft/core/checks/context';
-import type { Strip, StripHop } from '@ft/core/plan/strip';
-import { stripOf } from '@ft/core/plan/strip';
+import { workedScene } from '@ft/core/scene/workedScene';
+import type { Strip, StripHop } from '@ft/core/views/strip';
+import { stripOf } from '@ft/core/views/strip';
 import { formatGain, formatMs } from '@ft/core/units/format';
 import type { Answer } from './answer';
 import { headOf, titleOf } from './head';
@@ -52,7 +52,7 @@ function text(thread: ThreadLevels): string {
 
 /** `ft levels`: the level ladder of the scene's threads. */
 export function levels(request: CliRequest): Answer {
-  const context = checkContext(request.studio.rig, request.session, request.scene);
+  const context = workedScene(request.studio.rig, request.session, request.scene);
   const start = request.from === undefined ? undefined : laneNamed(context.graph, request.from);
   const refs =
     start === undefined || context.threads.some((planned) => planned.start === start.index)

@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { readBundle } from '@ft/core/formats/bundle';
 import { decodeText } from '@ft/core/formats/decodeText';
 import type { Scene, Session } from '@ft/core/session/sessionSchema';
-import { problemLine } from '@ft/core/session/problemWording';
+import { problemLine } from '@ft/core/words/problemWording';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { BadInput } from './badInput';
 import { USAGE } from './usage';

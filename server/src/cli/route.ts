@@ -1,12 +1,12 @@
 import { writeFileSync } from 'node:fs';
 import type { RouteOutput } from '@ft/contract/cliOutput';
-import { namingOf } from '@ft/core/checks/naming';
-import { obstacleSentence } from '@ft/core/checks/obstacleWording';
+import { namingOf } from '@ft/core/words/naming';
+import { obstacleSentence } from '@ft/core/words/obstacleWording';
 import { applyChange } from '@ft/core/edits/change';
 import { writeBundle } from '@ft/core/formats/bundle';
 import { compile } from '@ft/core/graph/compile';
-import { movementsOf } from '@ft/core/plan/routing/movements';
-import { routeEdits } from '@ft/core/plan/threadEdits';
+import { movementsOf } from '@ft/core/views/routing/movements';
+import { routeEdits } from '@ft/core/actions/track/threadEdits';
 import { route as routeThreads } from '@ft/core/routing/route';
 import type { Answer } from './answer';
 import { headOf, titleOf } from './head';

@@ -3,7 +3,7 @@ import { compile } from '@ft/core/graph/compile';
 import { pathsOf } from '@ft/core/graph/paths';
 import type { Edge, SignalGraph } from '@ft/core/graph/signalGraph';
 import { trace as traceLanes } from '@ft/core/graph/trace';
-import { EDGE_WORDS } from '@ft/core/plan/edgeWords';
+import { EDGE_WORDS } from '@ft/core/words/edgeWords';
 import type { Answer } from './answer';
 import { headOf, titleOf } from './head';
 import { laneNamed } from './laneNamed';

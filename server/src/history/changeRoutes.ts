@@ -1,7 +1,7 @@
 import type { Request, Response } from 'express';
 import { Router } from 'express';
 import { authorSchema, HISTORY_PAGE, postUndoSchema } from '@ft/contract/api';
-import { refusalSentence } from '@ft/core/edits/refusalWording';
+import { refusalSentence } from '@ft/core/words/refusalWording';
 import { ApiFailure, notFound } from '../http/refusal';
 import { bodyOf, readOrRefuse, textBody, textOf } from '../http/jsonBody';
 import { wantedBy } from '../jobs/jobRoutes';

@@ -2,7 +2,7 @@ import type { ErrorRequestHandler } from 'express';
 import * as z from 'zod';
 import type { ApiError } from '@ft/contract/api';
 import { shapeProblems } from '@ft/core/formats/shapeProblems';
-import { problemLine } from '@ft/core/session/problemWording';
+import { problemLine } from '@ft/core/words/problemWording';
 import { diskTroubleOf } from '../database/diskTrouble';
 import { diskSentence } from '../database/diskWording';
 import { apiFailureOf, JobFailure } from '../jobs/jobFailure';

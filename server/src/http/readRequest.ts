@@ -2,7 +2,7 @@ import type * as z from 'zod';
 import { boundsProblem } from '@ft/core/formats/jsonBounds';
 import { parseJson } from '@ft/core/formats/parseJson';
 import { readShape } from '@ft/core/formats/readShape';
-import { problemLine } from '@ft/core/session/problemWording';
+import { problemLine } from '@ft/core/words/problemWording';
 
 export type ReadRequest<T> =
   { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problems: readonly string[] };

@@ -1,5 +1,5 @@
 import { readBundle } from '@ft/core/formats/bundle';
-import { problemLine } from '@ft/core/session/problemWording';
+import { problemLine } from '@ft/core/words/problemWording';
 import type { Documents } from '../studios/documents';
 import { documentsOf } from '../studios/documents';
 import type { Tell } from './jobProgress';

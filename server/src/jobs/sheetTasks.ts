@@ -1,9 +1,9 @@
 import { patchListCsv } from '@ft/core/formats/patchListCsv';
-import { lineUpSheet } from '@ft/core/plan/levels/lineUpSheet';
-import { patchList } from '@ft/core/plan/patchList';
-import { planOf } from '@ft/core/plan/plan';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
-import { findScene } from '@ft/core/plan/scenePlace';
+import { lineUpSheet } from '@ft/core/views/levels/lineUpSheet';
+import { patchList } from '@ft/core/views/bay/patchList';
+import { planOf } from '@ft/core/views/plan';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
+import { findScene } from '@ft/core/session/scenePlace';
 import type { PatchSheet } from '../sheets/patchListPdf';
 import type { SheetHead } from '../sheets/sheetPdf';
 import type { Documents } from '../studios/documents';

@@ -1,6 +1,6 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import type { LineUpRow } from '@ft/core/plan/levels/lineUpSheet';
-import { TONE_HZ } from '@ft/core/plan/levels/lineUpSheet';
+import type { LineUpRow } from '@ft/core/views/levels/lineUpSheet';
+import { TONE_HZ } from '@ft/core/views/levels/lineUpSheet';
 import { formatGain, formatLevel } from '@ft/core/units/format';
 import type { SheetHead } from './sheetPdf';
 import { sheetPdf } from './sheetPdf';

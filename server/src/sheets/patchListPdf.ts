@@ -1,6 +1,6 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import type { FindingView } from '@ft/core/plan/findingView';
-import type { PatchLine } from '@ft/core/plan/patchList';
+import type { FindingView } from '@ft/core/views/findingView';
+import type { PatchLine } from '@ft/core/views/bay/patchList';
 import type { SheetHead } from './sheetPdf';
 import { sheetPdf } from './sheetPdf';
 

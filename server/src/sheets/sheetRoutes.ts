@@ -1,6 +1,6 @@
 import type { Request, Response } from 'express';
 import { Router } from 'express';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { notFound } from '../http/refusal';
 import { wantedBy } from '../jobs/jobRoutes';
 import type { Jobs } from '../jobs/jobs';

@@ -1,5 +1,5 @@
 import type { ClockDomain } from '../../timing/clockPlan';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
@@ -19,7 +19,7 @@ function findingOf({ devices, masters }: ClockDomain): readonly Finding[] {
   ];
 }
 
-const run = ({ clocks }: CheckContext): readonly Finding[] => clocks.domains.flatMap(findingOf);
+const run = ({ clocks }: WorkedScene): readonly Finding[] => clocks.domains.flatMap(findingOf);
 
 export const clockMasters: Rule = {
   id: 'clock-masters',

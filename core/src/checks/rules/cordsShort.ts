@@ -1,7 +1,8 @@
 import { hookOf, takenBy } from '../../routing/space/leads';
 import type { Cord, Session } from '../../session/sessionSchema';
-import type { CheckContext } from '../context';
-import type { EntityRef, Finding } from '../finding';
+import type { WorkedScene } from '../../scene/workedScene';
+import type { Finding } from '../finding';
+import type { EntityRef } from '../../session/entityRef';
 import type { Rule } from '../rule';
 
 /** Who holds cords: the threads they were planned for, in the order of the list, and those planned by hand. */
@@ -15,7 +16,7 @@ function holders(cords: readonly Cord[], { threads }: Session): readonly EntityR
   ];
 }
 
-function run({ rig, session, scene }: CheckContext): readonly Finding[] {
+function run({ rig, session, scene }: WorkedScene): readonly Finding[] {
   const hook = hookOf(rig);
   const taken = new Map<number, Cord[]>();
   for (const cord of scene.cords)

@@ -1,9 +1,9 @@
 import { performerDelays } from '../../timing/performerDelays';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
-const run = (context: CheckContext): readonly Finding[] =>
+const run = (context: WorkedScene): readonly Finding[] =>
   performerDelays(context.session, context.graph, context.field).flatMap(
     ({ performer, headphones, thread, delayMs }): readonly Finding[] =>
       delayMs <= performer.cueLimitMs

@@ -2,9 +2,9 @@ import { hostOf } from '../../graph/dawTracks';
 import type { SignalGraph } from '../../graph/signalGraph';
 import { trace } from '../../graph/trace';
 import { laneIdOf } from '../../rig/ids';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { laneRef } from '../places';
+import { laneRef } from '../../scene/places';
 import type { Rule } from '../rule';
 
 /** Whether a lane belongs to a device of another kind than copper, other than the host. */
@@ -14,7 +14,7 @@ const isSomewhere = (graph: SignalGraph, host: string, lane: number): boolean =>
 };
 
 /** Media that end in ears or on a recorder, and everything analogue that is an input. */
-function isHeard(context: CheckContext, host: string, from: number): boolean {
+function isHeard(context: WorkedScene, host: string, from: number): boolean {
   const { graph } = context;
   return trace(graph, from, 'from').lanes.some((lane) => {
     const at = graph.lanes[lane];
@@ -23,7 +23,7 @@ function isHeard(context: CheckContext, host: string, from: number): boolean {
   });
 }
 
-const isFed = ({ graph }: CheckContext, host: string, input: number): boolean =>
+const isFed = ({ graph }: WorkedScene, host: string, input: number): boolean =>
   trace(graph, input, 'to').lanes.some((lane) => {
     const at = graph.lanes[lane];
     return (
@@ -35,7 +35,7 @@ const isFed = ({ graph }: CheckContext, host: string, input: number): boolean =>
   });
 
 /** Host outputs tracks play to and host inputs tracks listen to, with nothing behind them. */
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { graph, rig, session } = context;
   const host = hostOf(rig.devices, session);
   if (host === undefined) return [];

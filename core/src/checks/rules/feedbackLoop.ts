@@ -1,12 +1,13 @@
 import type { Loop } from '../../graph/loops';
 import { loopsOf } from '../../graph/loops';
-import type { CheckContext } from '../context';
-import type { EntityRef, Finding } from '../finding';
-import { laneIdAt } from '../places';
+import type { WorkedScene } from '../../scene/workedScene';
+import type { Finding } from '../finding';
+import type { EntityRef } from '../../session/entityRef';
+import { laneIdAt } from '../../scene/places';
 import type { Rule } from '../rule';
 
 /** The tracks and devices a loop runs through, each once. */
-function placesOf({ graph }: CheckContext, loop: Loop): readonly EntityRef[] {
+function placesOf({ graph }: WorkedScene, loop: Loop): readonly EntityRef[] {
   const seen = new Map<string, EntityRef>();
   for (const edge of loop) {
     const device = graph.lanes[edge.to]?.device;
@@ -21,7 +22,7 @@ function placesOf({ graph }: CheckContext, loop: Loop): readonly EntityRef[] {
   return [...seen.values()];
 }
 
-const run = (context: CheckContext): readonly Finding[] =>
+const run = (context: WorkedScene): readonly Finding[] =>
   loopsOf(context.graph, context.field.order.loopEdges).map((loop) => ({
     rule: 'feedback-loop',
     at: placesOf(context, loop),

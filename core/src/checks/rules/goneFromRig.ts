@@ -4,12 +4,13 @@ import type { SettingKey } from '../../rig/settings';
 import { partsOfSettingKey } from '../../rig/settings';
 import { indexRig } from '../../session/rigIndex';
 import { settingBreaks } from '../../session/sceneProblems';
-import type { CheckContext } from '../context';
-import type { EntityRef, Finding } from '../finding';
+import type { WorkedScene } from '../../scene/workedScene';
+import type { Finding } from '../finding';
+import type { EntityRef } from '../../session/entityRef';
 import type { Rule } from '../rule';
 
 /** Knobs of units that are there, set as they cannot be set, by unit. */
-function knobsLost({ rig, scene }: CheckContext): readonly Finding[] {
+function knobsLost({ rig, scene }: WorkedScene): readonly Finding[] {
   const devices = new Map(rig.devices.map((device) => [device.id, device]));
   const byDevice = new Map<DeviceId, string[]>();
   for (const problem of settingBreaks(scene, [], indexRig(rig))) {
@@ -27,7 +28,7 @@ function knobsLost({ rig, scene }: CheckContext): readonly Finding[] {
   }));
 }
 
-const run = (context: CheckContext): readonly Finding[] => {
+const run = (context: WorkedScene): readonly Finding[] => {
   const { threads, scene, gone } = context;
   const found = (id: ThreadId | CordId, at: EntityRef): readonly Finding[] => {
     const ids = gone.get(id);

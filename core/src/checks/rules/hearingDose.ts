@@ -1,10 +1,10 @@
 import { headphoneLevel } from '../../levels/headphoneLevel';
 import { allowedHours, dailyDose } from '../../units/hearing';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
-function run({ rig, session, graph, field }: CheckContext): readonly Finding[] {
+function run({ rig, session, graph, field }: WorkedScene): readonly Finding[] {
   const table = session.hearingTable;
   return session.performers.flatMap(({ id, headphones, hoursADay: hours }): readonly Finding[] => {
     const worn = rig.devices.find((device) => device.id === headphones);

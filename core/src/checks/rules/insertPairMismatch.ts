@@ -1,8 +1,8 @@
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
-function run({ session }: CheckContext): readonly Finding[] {
+function run({ session }: WorkedScene): readonly Finding[] {
   const strict = session.hostProfile.insertPairs === 'strict';
   return session.tracks.flatMap((track) =>
     track.inserts.flatMap((slot, i): readonly Finding[] => {

@@ -1,5 +1,5 @@
 import type { InsertTrip } from '../../timing/insertTrips';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
 import type { Rule } from '../rule';
@@ -10,7 +10,7 @@ type Figures = Extract<FindingDetail, { rule: 'insert-uncompensated' }>['figures
 const NEAR_SAMPLES = 1;
 
 function figuresOf(
-  { session }: CheckContext,
+  { session }: WorkedScene,
   { slot, settings, delaySamples }: InsertTrip,
 ): Figures | undefined {
   const { compensates, insertDelay } = session.hostProfile;
@@ -25,7 +25,7 @@ function figuresOf(
   return { ...base, why: 'wrong', knownSamples };
 }
 
-const run = (context: CheckContext): readonly Finding[] =>
+const run = (context: WorkedScene): readonly Finding[] =>
   context.insertTrips.flatMap((trip): readonly Finding[] => {
     const figures = trip.comesBack && trip.side === 1 ? figuresOf(context, trip) : undefined;
     return figures === undefined || trip.delaySamples === 0

@@ -1,10 +1,10 @@
 import { linkLanes } from '../../units/linkLanes';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { laneRef, threadRefs } from '../places';
+import { laneRef, threadRefs } from '../../scene/places';
 import type { Rule } from '../rule';
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { clocks, field, session, threads, graph } = context;
   return clocks.cables.flatMap(({ link, lost, from }): readonly Finding[] => {
     const used = lost.filter((lane) => field.arrivals[lane.from] !== undefined);

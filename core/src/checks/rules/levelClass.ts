@@ -1,7 +1,7 @@
 import type { Lane } from '../../graph/signalGraph';
 import type { Medium } from '../../rig/medium';
 import { isAnalogue } from '../../rig/medium';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
 import type { Rule } from '../rule';
@@ -28,7 +28,7 @@ const clashes = (driver: Lane, input: Lane): boolean =>
   isAnalogue(input.medium) &&
   driver.medium !== input.medium;
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   return context.nets.flatMap((net) => {
     const driver = graph.lanes[net.driver];

@@ -1,10 +1,11 @@
 import type { GraphStation } from '../../graph/signalGraph';
 import { stationOfRole, stationsOn } from '../../routing/realise';
 import { TOLERANCE } from '../../units/tolerance';
-import type { CheckContext } from '../context';
-import type { EntityRef, Finding } from '../finding';
-import { referenceOf } from '../referenceOf';
-import { threadRefs } from '../places';
+import type { WorkedScene } from '../../scene/workedScene';
+import type { Finding } from '../finding';
+import type { EntityRef } from '../../session/entityRef';
+import { referenceOf } from '../../scene/referenceOf';
+import { threadRefs } from '../../scene/places';
 import type { Rule } from '../rule';
 
 interface Trip {
@@ -13,7 +14,7 @@ interface Trip {
 }
 
 /** Everything that leaves the host and comes back: inserts of the input list, and hardware slots. */
-function trips(context: CheckContext): readonly Trip[] {
+function trips(context: WorkedScene): readonly Trip[] {
   const { graph, threads, insertTrips } = context;
   return [
     ...threads
@@ -30,7 +31,7 @@ function trips(context: CheckContext): readonly Trip[] {
 
 const differs = (a: number, b: number): boolean => Math.abs(a - b) > TOLERANCE.levelDb;
 
-function roundTrips(context: CheckContext): readonly Finding[] {
+function roundTrips(context: WorkedScene): readonly Finding[] {
   return trips(context).flatMap(({ at, stations }): readonly Finding[] => {
     const out = stations.find(({ role }) => role === 'line-output');
     const back = stations.find(({ role }) => role === 'converter');
@@ -47,7 +48,7 @@ function roundTrips(context: CheckContext): readonly Finding[] {
   });
 }
 
-function pairs(context: CheckContext): readonly Finding[] {
+function pairs(context: WorkedScene): readonly Finding[] {
   const { threads } = context;
   return threads.flatMap((right): readonly Finding[] => {
     const lead = threads.find(({ thread }) => thread.id === right.thread.link?.lead);

@@ -1,7 +1,7 @@
 import { loadingOf } from '../../levels/loadingOf';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { laneRef, threadRefs, threadsThrough } from '../places';
+import { laneRef, threadRefs, threadsThrough } from '../../scene/places';
 import type { Rule } from '../rule';
 
 /** A load is at least this many times its source. Common practice, no source. */
@@ -10,7 +10,7 @@ export const LEAST_LOAD_RATIO = 10;
 /** Media whose joints are made for voltage, not for power. */
 const BRIDGED: ReadonlySet<string> = new Set(['mic', 'line', 'instrument']);
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   return context.nets.flatMap(({ driver, loads }): readonly Finding[] => {
     const [load] = loads;

@@ -1,9 +1,9 @@
 import { stationOfRole } from '../../routing/realise';
-import type { CheckContext, PlannedThread } from '../context';
+import type { WorkedScene, PlannedThread } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
-import { gainKnobOf } from '../gainKnobOf';
-import { laneRef, threadRefs } from '../places';
+import { gainKnobOf } from '../../scene/gainKnobOf';
+import { laneRef, threadRefs } from '../../scene/places';
 import type { Rule } from '../rule';
 
 type Figures = Extract<FindingDetail, { rule: 'low-into-converter' }>['figures'];
@@ -12,7 +12,7 @@ type Figures = Extract<FindingDetail, { rule: 'low-into-converter' }>['figures']
 export const LOWEST_UNDER_DB = 12;
 
 /** The preamp turned up in whole decibels, as far as it goes and as far as the peaks allow. */
-function turnUp(context: CheckContext, planned: PlannedThread, underDb: number): Figures['turnUp'] {
+function turnUp(context: WorkedScene, planned: PlannedThread, underDb: number): Figures['turnUp'] {
   const knob = gainKnobOf(context, planned);
   if (knob === undefined) return undefined;
   const after = planned.ladder.rungs.filter(({ headroomDb }) => headroomDb !== undefined).slice(1);
@@ -21,7 +21,7 @@ function turnUp(context: CheckContext, planned: PlannedThread, underDb: number):
   return byDb < 1 ? undefined : { station: knob.station, byDb, gainDb: knob.gainDb + byDb };
 }
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const lineUpDbfs = context.session.lineUp.dbfs;
   return context.threads.flatMap((planned): readonly Finding[] => {
     const converter = stationOfRole(planned, 'converter');

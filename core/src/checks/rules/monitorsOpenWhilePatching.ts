@@ -1,7 +1,7 @@
 import type { Quiet } from '../../repatch/step';
 import { quietedBy } from '../../repatch/listeners';
 import { isPlugged } from '../../session/onFloor';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
@@ -9,13 +9,13 @@ import type { Rule } from '../rule';
 const EARS: Readonly<Record<Quiet, string>> = { monitors: 'loudspeaker', cues: 'headphones' };
 
 /** Cords to be pulled or plugged before the floor is as the scene wants it. */
-function cordsToMove({ floor, scene }: CheckContext): number {
+function cordsToMove({ floor, scene }: WorkedScene): number {
   const plug = scene.cords.filter((cord) => !isPlugged(floor, cord)).length;
   const wanted = new Set(scene.cords.map(({ from, to }) => `${from} ${to}`));
   return plug + floor.cords.filter(({ id, to }) => !wanted.has(`${id} ${to}`)).length;
 }
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const cords = cordsToMove(context);
   if (cords === 0) return [];
   return (Object.keys(EARS) as Quiet[]).flatMap((quiet): readonly Finding[] => {

@@ -1,13 +1,13 @@
 import { loadingOf } from '../../levels/loadingOf';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { laneRef, threadRefs, threadsThrough } from '../places';
+import { laneRef, threadRefs, threadsThrough } from '../../scene/places';
 import type { Rule } from '../rule';
 
 /** What several inputs on one output may cost. Common practice, no source. */
 export const MOST_MULT_LOSS_DB = 0.5;
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   return context.nets.flatMap(({ driver, loads }): readonly Finding[] => {
     if (loads.length < 2 || graph.lanes[driver]?.medium === 'phones') return [];

@@ -1,19 +1,19 @@
 import type { CordId } from '../../rig/ids';
 import type { Edge } from '../../graph/signalGraph';
 import { realise } from '../../routing/realise';
-import type { CheckContext, PlannedThread } from '../context';
+import type { WorkedScene, PlannedThread } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
 /** The opened normals on the way the thread would take if no normal were open. */
-function missedNormals({ graph }: CheckContext, planned: PlannedThread): readonly Edge[] {
+function missedNormals({ graph }: WorkedScene, planned: PlannedThread): readonly Edge[] {
   const ifAllHeld = realise(graph, planned.thread, (edge) => edge.closed || edge.kind === 'normal');
   return ifAllHeld.complete ? ifAllHeld.path.filter((edge) => !edge.closed) : [];
 }
 
 /** The jack and cord that hold a normal open, other than the thread's own cords. */
 function breaker(
-  { graph, scene }: CheckContext,
+  { graph, scene }: WorkedScene,
   normal: Edge,
   own: PlannedThread,
 ): { jack: number; cord: CordId } | undefined {
@@ -25,7 +25,7 @@ function breaker(
   return undefined;
 }
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { graph, threads } = context;
   return threads.flatMap((planned) => {
     if (planned.complete) return [];

@@ -1,9 +1,9 @@
 import type { CordId } from '../../rig/ids';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
-function run({ scene, graph, threads, insertTrips }: CheckContext): readonly Finding[] {
+function run({ scene, graph, threads, insertTrips }: WorkedScene): readonly Finding[] {
   const used = new Set<CordId | undefined>();
   for (const { path } of [...threads, ...insertTrips]) for (const { cord } of path) used.add(cord);
   return scene.cords

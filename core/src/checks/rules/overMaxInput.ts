@@ -1,17 +1,17 @@
 import { settingsOf } from '../../rig/buildDevice';
 import { stationOfRole } from '../../routing/realise';
 import { TOLERANCE } from '../../units/tolerance';
-import type { CheckContext, PlannedThread } from '../context';
+import type { WorkedScene, PlannedThread } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
-import { gainKnobOf } from '../gainKnobOf';
+import { gainKnobOf } from '../../scene/gainKnobOf';
 import type { Rule } from '../rule';
 
 type Figures = Extract<FindingDetail, { rule: 'over-max-input' }>['figures'];
 
 /** The preamp before a rung, and the gain in whole decibels that would bring the peak under the maximum. */
 function turnDown(
-  context: CheckContext,
+  context: WorkedScene,
   planned: PlannedThread,
   rung: number,
   overDb: number,
@@ -26,7 +26,7 @@ function turnDown(
 }
 
 /** The lowest reference position of the converter channel that would take the peak. */
-function higherReference(context: CheckContext, planned: PlannedThread, rung: number): number | undefined {
+function higherReference(context: WorkedScene, planned: PlannedThread, rung: number): number | undefined {
   const entered = planned.ladder.rungs[rung];
   const converter = planned.stations.find(
     (station) => station.role === 'converter' && station.in === entered?.lane,
@@ -44,7 +44,7 @@ function firstOver(planned: PlannedThread): number {
   );
 }
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   return context.threads.flatMap((planned): Finding[] => {
     const index = firstOver(planned);
     const rung = planned.ladder.rungs[index];

@@ -1,9 +1,9 @@
 import type { Meeting } from '../../levels/levelField';
-import type { CheckContext } from '../context';
-import { deepestComb } from '../deepestComb';
+import type { WorkedScene } from '../../scene/workedScene';
+import { deepestComb } from '../../scene/deepestComb';
 import type { Finding } from '../finding';
-import { worstMeetings } from '../meetingsByPort';
-import { laneRef, sourceRef } from '../places';
+import { worstMeetings } from '../../scene/meetingsByPort';
+import { laneRef, sourceRef } from '../../scene/places';
 import type { Rule } from '../rule';
 import { HARMLESS_DB } from './polarity';
 
@@ -16,7 +16,7 @@ function judge(meeting: Meeting, sampleRateHz: number) {
   return { ...deepest, firstNotchHz, worth: -deepest.comb.dipDb };
 }
 
-const run = (context: CheckContext): readonly Finding[] =>
+const run = (context: WorkedScene): readonly Finding[] =>
   worstMeetings(context, (meeting) => judge(meeting, context.graph.sampleRateHz)).map(
     ({ meeting, lane, judged: { difference, comb, firstNotchHz } }) => ({
       rule: 'parallel-comb',

@@ -1,9 +1,9 @@
 import { copperFrom } from '../../graph/nets';
 import type { Lane } from '../../graph/signalGraph';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
-import { poweredInputs } from '../poweredInputs';
+import { poweredInputs } from '../../scene/poweredInputs';
 import type { Rule } from '../rule';
 
 type Harm = Extract<FindingDetail, { rule: 'phantom-into-ribbon' }>['figures']['what'];
@@ -16,7 +16,7 @@ function harmAt(lane: Lane): Harm | undefined {
   return lane.medium === 'line' ? 'line-output' : undefined;
 }
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   return poweredInputs(context).flatMap(({ lane: input, ref }) =>
     copperFrom(graph, input.index, 'to').flatMap((index): Finding[] => {

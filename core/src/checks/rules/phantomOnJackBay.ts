@@ -1,12 +1,12 @@
 import { isJackBayConnector } from '../../rig/connector';
 import { edgesInto } from '../../graph/walk';
 import { copperFrom } from '../../graph/nets';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { poweredInputs } from '../poweredInputs';
+import { poweredInputs } from '../../scene/poweredInputs';
 import type { Rule } from '../rule';
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   return poweredInputs(context).flatMap(({ lane: input, ref }): Finding[] => {
     const line = copperFrom(graph, input.index, 'to');

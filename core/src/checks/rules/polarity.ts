@@ -1,9 +1,9 @@
 import type { Meeting } from '../../levels/levelField';
 import { TOLERANCE } from '../../units/tolerance';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { worstMeetings } from '../meetingsByPort';
-import { laneRef, sourceRef } from '../places';
+import { worstMeetings } from '../../scene/meetingsByPort';
+import { laneRef, sourceRef } from '../../scene/places';
 import type { Rule } from '../rule';
 
 /** A copy this far under the other does no harm, dB: it changes the sum by less than 1 dB. */
@@ -22,7 +22,7 @@ function opposed({ ways }: Meeting): number | undefined {
   return strongest === undefined || other === undefined ? undefined : strongest.gainDb - other.gainDb;
 }
 
-const run = (context: CheckContext): readonly Finding[] =>
+const run = (context: WorkedScene): readonly Finding[] =>
   worstMeetings(context, (meeting) => {
     const levelDifferenceDb = opposed(meeting);
     return levelDifferenceDb === undefined || levelDifferenceDb > HARMLESS_DB

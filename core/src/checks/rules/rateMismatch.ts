@@ -1,10 +1,10 @@
 import type { DeviceId } from '../../rig/ids';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
 /** Digital cables whose ends run at different rates. */
-function links({ clocks }: CheckContext): readonly Finding[] {
+function links({ clocks }: WorkedScene): readonly Finding[] {
   const rates = new Map(
     clocks.domains.flatMap(({ devices }) => devices.map(({ device, rateHz }) => [device, rateHz] as const)),
   );
@@ -27,7 +27,7 @@ function links({ clocks }: CheckContext): readonly Finding[] {
 }
 
 /** Masters whose clock is fixed at another rate than the session's. */
-function masters({ clocks, session }: CheckContext): readonly Finding[] {
+function masters({ clocks, session }: WorkedScene): readonly Finding[] {
   return clocks.domains.flatMap(({ devices }) =>
     devices.flatMap(({ device, master, rateHz }): readonly Finding[] =>
       master !== device || rateHz === undefined || rateHz === session.sampleRateHz
@@ -44,7 +44,7 @@ const sessionFinding = (device: DeviceId, firstHz: number, secondHz: number): Fi
 });
 
 /** Tracks whose material was recorded at another rate. */
-const material = ({ session }: CheckContext): readonly Finding[] =>
+const material = ({ session }: WorkedScene): readonly Finding[] =>
   session.tracks.flatMap(({ id, recordedAtHz }): readonly Finding[] =>
     recordedAtHz === undefined || recordedAtHz === session.sampleRateHz
       ? []

@@ -1,12 +1,12 @@
 import type { GraphStation } from '../../graph/signalGraph';
 import { arrivalsAt } from '../../levels/laneSum';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { laneIdAt, laneRef, threadRefs, threadsThrough } from '../places';
+import { laneIdAt, laneRef, threadRefs, threadsThrough } from '../../scene/places';
 import type { Rule } from '../rule';
 
 /** Hardware slots that do not come back. */
-function slots(context: CheckContext): readonly Finding[] {
+function slots(context: WorkedScene): readonly Finding[] {
   const { graph, insertTrips } = context;
   return insertTrips.flatMap((trip): readonly Finding[] => {
     const [send, back] = [graph.laneIndex.get(trip.send), graph.laneIndex.get(trip.return)];
@@ -28,7 +28,7 @@ function slots(context: CheckContext): readonly Finding[] {
 }
 
 /** Units that are fed and that nobody listens to; of a stereo unit, one of its sides is enough. */
-function units(context: CheckContext): readonly Finding[] {
+function units(context: WorkedScene): readonly Finding[] {
   const { graph, field, nets } = context;
   const listenedTo = new Set(nets.filter(({ loads }) => loads.length > 0).map(({ driver }) => driver));
   const heard = new Set(

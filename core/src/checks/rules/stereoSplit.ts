@@ -1,6 +1,6 @@
-import type { CheckContext, PlannedThread } from '../context';
+import type { WorkedScene, PlannedThread } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { threadRefs } from '../places';
+import { threadRefs } from '../../scene/places';
 import type { Rule } from '../rule';
 
 /** The DAW input a thread ends at. */
@@ -13,7 +13,7 @@ function whatIsWrong(left: number, right: number): 'apart' | 'crossed' | 'left-e
   return left % 2 === 0 ? 'left-even' : undefined;
 }
 
-function pairs({ threads }: CheckContext): readonly Finding[] {
+function pairs({ threads }: WorkedScene): readonly Finding[] {
   return threads.flatMap((right): readonly Finding[] => {
     const { link } = right.thread;
     const left = link?.place === 2 ? threads.find(({ thread }) => thread.id === link.lead) : undefined;
@@ -33,7 +33,7 @@ function pairs({ threads }: CheckContext): readonly Finding[] {
 }
 
 /** Stereo tracks that listen to a pair whose left is even. */
-const tracks = ({ session }: CheckContext): readonly Finding[] =>
+const tracks = ({ session }: WorkedScene): readonly Finding[] =>
   session.tracks.flatMap((track): readonly Finding[] => {
     const { input, width } = track;
     if (width !== 2 || input.from !== 'host' || input.first % 2 === 1) return [];

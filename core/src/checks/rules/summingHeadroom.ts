@@ -4,9 +4,9 @@ import { addingLanes, isSum, maxOf } from '../../levels/sumLanes';
 import type { Lane } from '../../graph/signalGraph';
 import { edgesFrom } from '../../graph/walk';
 import { TOLERANCE } from '../../units/tolerance';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { laneRef } from '../places';
+import { laneRef } from '../../scene/places';
 import type { Rule } from '../rule';
 
 interface Over {
@@ -19,7 +19,7 @@ interface Over {
  * Where a sum goes over first: at itself, or, as points inside a device often have no maximum of their own,
  * at the first places downstream that have one. Nothing else is added on the way there.
  */
-function overFrom({ graph, field }: CheckContext, start: number): Over | undefined {
+function overFrom({ graph, field }: WorkedScene, start: number): Over | undefined {
   const ahead = new Set([start]);
   for (const at of ahead) {
     const lane = graph.lanes[at];
@@ -36,7 +36,7 @@ function overFrom({ graph, field }: CheckContext, start: number): Over | undefin
   return undefined;
 }
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const reported = new Set<number>();
   return addingLanes(context.graph, context.field).flatMap((index): readonly Finding[] => {
     const over = overFrom(context, index);

@@ -1,11 +1,11 @@
 import type { LaneId } from '../../rig/ids';
 import { brokenLegs } from '../../routing/brokenLegs';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { incompleteThreads, nearestWays } from '../nearestWays';
+import { incompleteThreads, nearestWays } from '../../scene/nearestWays';
 import type { Rule } from '../rule';
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const ways = context.known?.ways ?? nearestWays(context);
   return incompleteThreads(context).flatMap((planned): Finding[] => {
     const { thread, stopsAt, missing } = planned;

@@ -1,6 +1,6 @@
 import { rigMemo } from '../../graph/rigMemo';
 import { trace } from '../../graph/trace';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
@@ -8,7 +8,7 @@ const timecodeInputs = rigMemo(({ lanes }) =>
   lanes.filter(({ medium, direction }) => medium === 'timecode' && direction === 'in'),
 );
 
-function run({ rig, session, graph }: CheckContext): readonly Finding[] {
+function run({ rig, session, graph }: WorkedScene): readonly Finding[] {
   const console = rig.devices.find(({ id }) => id === session.automatedConsole);
   if (console === undefined) return [];
   const reached = timecodeInputs(graph)

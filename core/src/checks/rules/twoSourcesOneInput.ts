@@ -1,14 +1,14 @@
 import { copperFrom } from '../../graph/nets';
 import type { Lane } from '../../graph/signalGraph';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { laneIdAt, laneRef, threadRefs, threadsThrough } from '../places';
+import { laneIdAt, laneRef, threadRefs, threadsThrough } from '../../scene/places';
 import type { Rule } from '../rule';
 
 const isDriver = (lane: Lane | undefined): boolean =>
   lane?.direction === 'out' && lane.medium !== 'any' && lane.face !== 'inside';
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   const drivenBy = new Map<number, number[]>();
   for (const { driver, loads } of context.nets)

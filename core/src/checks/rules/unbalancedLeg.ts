@@ -1,10 +1,10 @@
 import { isParted, ONE_LEG_DB, takesOneLeg } from '../../levels/oneLeg';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { laneRef, threadRefs, threadsThrough } from '../places';
+import { laneRef, threadRefs, threadsThrough } from '../../scene/places';
 import type { Rule } from '../rule';
 
-function run(context: CheckContext): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   return context.nets.flatMap(({ driver, loads }) =>
     loads.flatMap((load): readonly Finding[] => {

@@ -1,7 +1,7 @@
 import type { GraphStation } from '../../graph/signalGraph';
 import { STATION_ROLES } from '../../rig/deviceModel';
 import type { StationId } from '../../rig/ids';
-import type { CheckContext, PlannedThread } from '../context';
+import type { WorkedScene, PlannedThread } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
@@ -35,7 +35,7 @@ function wishesOf(planned: PlannedThread): readonly Wish[] {
 }
 
 /** The threads that want each station; one of each signal. */
-function wanted({ threads }: CheckContext): ReadonlyMap<StationId, ReadonlySet<PlannedThread>> {
+function wanted({ threads }: WorkedScene): ReadonlyMap<StationId, ReadonlySet<PlannedThread>> {
   const users = new Map<StationId, Map<string, PlannedThread>>();
   for (const planned of threads)
     for (const { station, signal } of wishesOf(planned)) {
@@ -62,7 +62,7 @@ function sharedBy(
   return [...groups.values()];
 }
 
-const run = (context: CheckContext): readonly Finding[] =>
+const run = (context: WorkedScene): readonly Finding[] =>
   sharedBy(wanted(context)).map(({ stations, threads }) => ({
     rule: 'unit-used-twice',
     at: [

@@ -5,7 +5,7 @@ import type { DeviceId } from '../../rig/ids';
 import { laneIdOf } from '../../rig/ids';
 import type { Track } from '../../session/daw/trackSchema';
 import type { Session } from '../../session/sessionSchema';
-import type { CheckContext } from '../context';
+import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
 import type { Rule } from '../rule';
@@ -72,7 +72,7 @@ function busFindings({ tracks, buses }: Session): readonly Finding[] {
   });
 }
 
-function run({ graph, rig, session }: CheckContext): readonly Finding[] {
+function run({ graph, rig, session }: WorkedScene): readonly Finding[] {
   const host = hostOf(rig.devices, session);
   if (host === undefined) return [];
   const ports = session.tracks.flatMap((track) =>

@@ -2,8 +2,8 @@ import type { DeviceType } from '../../rig/catalogue/deviceType';
 import type { ParamField } from '../../rig/paramFields';
 import { formOf } from '../../rig/paramFields';
 import { sameValue } from '../../edits/sameValue';
-import { typedNumber } from '../../units/typedNumber';
-import { didYouMean, nearestNames } from '../../wiring/nearestName';
+import { typedNumber } from '../../text/typedNumber';
+import { didYouMean, nearestNames } from '../../text/nearestName';
 
 type Params = Readonly<Record<string, unknown>>;
 

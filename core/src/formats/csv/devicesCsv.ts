@@ -5,7 +5,7 @@ import type { DeviceType } from '../../rig/catalogue/deviceType';
 import { idFromName } from '../../rig/ids';
 import type { Device, Rig, Room } from '../../rig/rigSchema';
 import { deviceSchema, nameSchema } from '../../rig/rigSchema';
-import { didYouMean, nearestNames } from '../../wiring/nearestName';
+import { didYouMean, nearestNames } from '../../text/nearestName';
 import type { CsvColumn, CsvProblem, CsvRow } from './csvTable';
 import { readCsv, writeCsv } from './csvTable';
 import { deviceDataText, readDeviceData } from './deviceData';

@@ -1,6 +1,6 @@
 import type { EditJson } from '../../edits/editKind';
 import type { Device, Rig } from '../../rig/rigSchema';
-import { didYouMean, nearestNames } from '../../wiring/nearestName';
+import { didYouMean, nearestNames } from '../../text/nearestName';
 import type { CsvColumn, CsvProblem, CsvRow } from './csvTable';
 import { readCsv, writeCsv } from './csvTable';
 import type { TableLine, TableReading } from './tableReading';

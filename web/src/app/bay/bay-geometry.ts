@@ -1,4 +1,4 @@
-import type { BayViewModel } from '@ft/core/plan/bayView';
+import type { BayViewModel } from '@ft/core/views/bay/bayView';
 import type { LaneId } from '@ft/core/rig/ids';
 
 /** Sizes of a bay on the screen, in CSS pixels. */

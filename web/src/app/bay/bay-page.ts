@@ -11,7 +11,7 @@ import {
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { EMPTY, from, of, switchMap } from 'rxjs';
-import type { BayJack, BaysView } from '@ft/core/plan/bayView';
+import type { BayJack, BaysView } from '@ft/core/views/bay/bayView';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { Planner } from '../workers/planner.service';

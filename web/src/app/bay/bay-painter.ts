@@ -1,4 +1,4 @@
-import type { BayColumnView, BayCord, BayJack, BaysView, BayViewModel } from '@ft/core/plan/bayView';
+import type { BayColumnView, BayCord, BayJack, BaysView, BayViewModel } from '@ft/core/views/bay/bayView';
 import type { LaneId } from '@ft/core/rig/ids';
 import type { Frame, JackPlace, Point } from './bay-geometry';
 import { BAY, BAY_HEIGHT, columnX, rowY } from './bay-geometry';

@@ -1,4 +1,4 @@
-import type { BaysView } from '@ft/core/plan/bayView';
+import type { BaysView } from '@ft/core/views/bay/bayView';
 import type { LaneId } from '@ft/core/rig/ids';
 import type { JackPlace } from './bay-geometry';
 import type { BayHands } from './bay-painter';

@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { BayJack } from '@ft/core/plan/bayView';
-import type { DeadJack } from '@ft/core/plan/scenes/deadJack';
+import type { BayJack } from '@ft/core/views/bay/bayView';
+import type { DeadJack } from '@ft/core/actions/scenes/deadJack';
 import { StudioActions } from '../state/studio.actions';
 import { Planner } from '../workers/planner.service';
 

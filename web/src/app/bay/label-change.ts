@@ -1,5 +1,5 @@
 import type { EditJson } from '@ft/core/edits/editKind';
-import type { BayJack, BayViewModel } from '@ft/core/plan/bayView';
+import type { BayJack, BayViewModel } from '@ft/core/views/bay/bayView';
 import type { JackPlace } from './bay-geometry';
 
 /** The change that writes a label strip at one jack; none where it says so already. An empty text clears it. */

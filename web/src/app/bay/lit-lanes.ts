@@ -1,4 +1,4 @@
-import type { BayJack, BaysView } from '@ft/core/plan/bayView';
+import type { BayJack, BaysView } from '@ft/core/views/bay/bayView';
 import type { LaneId } from '@ft/core/rig/ids';
 
 /** Lanes on the path of a jack: itself, both ends of its cord, and every jack of its thread. */

@@ -1,4 +1,4 @@
-import type { BayViewModel } from '@ft/core/plan/bayView';
+import type { BayViewModel } from '@ft/core/views/bay/bayView';
 import type { Frame, LabelRun } from './bay-geometry';
 import { BAY, columnX, labelRuns } from './bay-geometry';
 import type { BayTheme } from './bay-theme';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import type { TrackKind } from '@ft/core/session/daw/trackSchema';
 import { TRACK_KINDS } from '@ft/core/session/daw/trackSchema';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 import { DawChanges } from './daw-changes';
 
 /** Makes several tracks at once, with host inputs and outputs counting on. */

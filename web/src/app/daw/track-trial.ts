@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { TrackGain } from '@ft/core/session/daw/trackGains';
-import { trackGains } from '@ft/core/session/daw/trackGains';
+import type { TrackGain } from '@ft/core/views/mix/trackGains';
+import { trackGains } from '@ft/core/views/mix/trackGains';
 import { formatGain } from '@ft/core/units/format';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';

@@ -1,4 +1,4 @@
-import type { FindingView } from '@ft/core/plan/findingView';
+import type { FindingView } from '@ft/core/views/findingView';
 
 /** By what findings are put together. */
 export const GROUPINGS = ['severity', 'stage', 'device'] as const;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { FindingView } from '@ft/core/plan/findingView';
+import type { FindingView } from '@ft/core/views/findingView';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { RepairPreview } from '@ft/core/plan/repairs/repairs';
+import type { RepairPreview } from '@ft/core/actions/repairs/repairs';
 import { asked } from '../state/asked';
 import { planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';

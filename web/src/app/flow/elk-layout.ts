@@ -1,5 +1,5 @@
 import type { ELK, ElkExtendedEdge, ElkNode } from 'elkjs/lib/elk-api.js';
-import type { FlowGraph } from '@ft/core/plan/flowGraph';
+import type { FlowGraph } from '@ft/core/views/flow/flowGraph';
 import type { FlowLayout, PlacedLink, PlacedNode } from './flow-layout';
 import { labelWidth, NODE_HEIGHT, nodeWidth } from './flow-layout';
 

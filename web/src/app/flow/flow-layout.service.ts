@@ -1,6 +1,6 @@
 import type { OnDestroy } from '@angular/core';
 import { Injectable } from '@angular/core';
-import type { FlowGraph } from '@ft/core/plan/flowGraph';
+import type { FlowGraph } from '@ft/core/views/flow/flowGraph';
 import { createElk } from './create-elk';
 import { layoutFlow } from './elk-layout';
 import type { FlowLayout } from './flow-layout';

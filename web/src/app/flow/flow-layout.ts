@@ -1,4 +1,4 @@
-import type { FlowLink, FlowNode } from '@ft/core/plan/flowGraph';
+import type { FlowLink, FlowNode } from '@ft/core/views/flow/flowGraph';
 
 /** A box of the diagram, placed. */
 export interface PlacedNode extends FlowNode {

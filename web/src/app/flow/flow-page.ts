@@ -3,7 +3,7 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { catchError, combineLatest, EMPTY, from, map, of, startWith, switchMap } from 'rxjs';
-import { EDGE_WORDS } from '@ft/core/plan/edgeWords';
+import { EDGE_WORDS } from '@ft/core/words/edgeWords';
 import type { DeviceId } from '@ft/core/rig/ids';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { EntityRef } from '@ft/core/checks/finding';
-import { EDGE_WORDS } from '@ft/core/plan/edgeWords';
-import type { FindingView } from '@ft/core/plan/findingView';
+import type { EntityRef } from '@ft/core/session/entityRef';
+import { EDGE_WORDS } from '@ft/core/words/edgeWords';
+import type { FindingView } from '@ft/core/views/findingView';
 import { formatDb, formatLevel, formatMs, formatSamples } from '@ft/core/units/format';
 import { DraftActions, draftFeature } from '../state/draft.feature';
 import { PlanActions, planFeature } from '../state/plan.feature';

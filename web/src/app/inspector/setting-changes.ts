@@ -1,10 +1,10 @@
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { SettingCell } from '@ft/core/plan/settingCells';
+import type { SettingCell } from '@ft/core/views/settingCells';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 
 /** Turns knobs and throws switches of the scene. */
 @Injectable({ providedIn: 'root' })

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { SettingCell } from '@ft/core/plan/settingCells';
+import type { SettingCell } from '@ft/core/views/settingCells';
 import { PlanActions } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { SettingChanges } from './setting-changes';

@@ -1,5 +1,5 @@
 import type { Data, Layout } from 'plotly.js';
-import type { Strip, StripHop } from '@ft/core/plan/strip';
+import type { Strip, StripHop } from '@ft/core/views/strip';
 import { themeColour } from '../charts/chart';
 
 type Figure = 'nominal' | 'peak' | 'noise' | 'max';

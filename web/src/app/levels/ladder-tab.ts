@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Advised } from '@ft/core/plan/advice/adviceView';
+import type { Advised } from '@ft/core/actions/advice/advised';
 import type { ThreadId } from '@ft/core/rig/ids';
 import { formatDb, formatLevel } from '@ft/core/units/format';
 import { Chart } from '../charts/chart';

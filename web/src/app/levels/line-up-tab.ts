@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { LineUpRow } from '@ft/core/plan/levels/lineUpSheet';
+import type { LineUpRow } from '@ft/core/views/levels/lineUpSheet';
 import { formatGain, formatLevel } from '@ft/core/units/format';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 import { sheetAddress } from '../state/api.service';
 import { asked } from '../state/asked';
 import { StudioActions } from '../state/studio.actions';

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Advised } from '@ft/core/plan/advice/adviceView';
+import type { Advised } from '@ft/core/actions/advice/advised';
 import { formatGain, formatLevel } from '@ft/core/units/format';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 import { asked } from '../state/asked';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Data, Layout } from 'plotly.js';
-import type { SumRow } from '@ft/core/plan/levels/sumView';
+import type { SumRow } from '@ft/core/views/levels/sumView';
 import type { LaneId } from '@ft/core/rig/ids';
 import { formatDb, formatGain, formatMs } from '@ft/core/units/format';
 import { Chart, themeColour } from '../charts/chart';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { PatchLine } from '@ft/core/plan/patchList';
+import type { PatchLine } from '@ft/core/views/bay/patchList';
 import { sheetAddress } from '../state/api.service';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Store } from '@ngrx/store';
 import { CONNECTORS } from '@ft/core/rig/connector';
 import type { Adaptor } from '@ft/core/rig/rigSchema';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 import { studioFeature } from '../state/studio.feature';
 import { RigChanges } from './rig-changes';
 

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { AES59_ANALOGUE, DB25_UNUSED } from '@ft/core/rig/aes59';
-import type { RigNoteView } from '@ft/core/wiring/rigNoteWording';
+import type { RigNoteView } from '@ft/core/words/rigNoteWording';
 import { FaultList } from './fault-list';
 import { PlanActions } from '../state/plan.feature';
 

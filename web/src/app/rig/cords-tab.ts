@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import { CONNECTORS } from '@ft/core/rig/connector';
 import type { CordStock } from '@ft/core/rig/rigSchema';
 import { studioFeature } from '../state/studio.feature';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 import { AdaptorList } from './adaptor-list';
 import { RigChanges } from './rig-changes';
 

@@ -12,7 +12,7 @@ import {
 import type { ParamField, TypeForm } from '@ft/core/rig/paramFields';
 import { paramTitle } from './param-title';
 import { ParamTable } from './param-table';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 
 type Params = Readonly<Record<string, unknown>>;
 

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { EMPTY, from, switchMap } from 'rxjs';
-import type { FaultLine } from '@ft/core/plan/faultLines';
+import type { FaultLine } from '@ft/core/views/rig/faultLines';
 import { planFeature } from '../state/plan.feature';
 import { Planner } from '../workers/planner.service';
 import { RigChanges } from './rig-changes';

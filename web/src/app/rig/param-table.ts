@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import type { ParamField } from '@ft/core/rig/paramFields';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 import { paramTitle } from './param-title';
 
 type Row = Readonly<Record<string, unknown>>;

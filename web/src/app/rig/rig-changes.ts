@@ -1,15 +1,15 @@
 import { Injectable, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { EditJson } from '@ft/core/edits/editKind';
-import type { WantedDevice } from '@ft/core/plan/addDevices';
-import { addDevicesEdits } from '@ft/core/plan/addDevices';
+import type { WantedDevice } from '@ft/core/actions/rig/addDevices';
+import { addDevicesEdits } from '@ft/core/actions/rig/addDevices';
 import { idFromName } from '@ft/core/rig/ids';
-import type { FaultLine } from '@ft/core/plan/faultLines';
+import type { FaultLine } from '@ft/core/views/rig/faultLines';
 import type { Adaptor, CordStock, Device, Room } from '@ft/core/rig/rigSchema';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
-import type { RigChange } from '../workers/rig-desk';
+import type { RigChange } from '../workers/rig-answers';
 
 type NewThing<T extends { readonly id: string }> = { readonly [K in Exclude<keyof T, 'id'>]: unknown };
 

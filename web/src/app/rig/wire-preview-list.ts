@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import type { WirePreview, WirePreviewLine } from '@ft/core/plan/wirePreview';
+import type { WirePreview, WirePreviewLine } from '@ft/core/actions/rig/wirePreview';
 
 const SIGN: Readonly<Record<WirePreviewLine['change'], string>> = {
   new: '+ new',

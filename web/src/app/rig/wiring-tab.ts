@@ -3,9 +3,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { combineLatest, debounceTime, EMPTY, from, of, switchMap } from 'rxjs';
-import type { WireWish } from '@ft/core/plan/wirePreview';
-import { nameMatches } from '@ft/core/plan/nameMatch';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import type { WireWish } from '@ft/core/actions/rig/wirePreview';
+import { nameMatches } from '@ft/core/text/nameMatch';
+import { typedNumber } from '@ft/core/text/typedNumber';
 import { planFeature } from '../state/plan.feature';
 import { Planner } from '../workers/planner.service';
 import { RigChanges } from './rig-changes';

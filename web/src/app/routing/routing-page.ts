@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { combineLatest, filter, from, of, switchMap } from 'rxjs';
-import type { Alternative, RoleReasons } from '@ft/core/plan/routing/wayReasons';
+import type { Alternative, RoleReasons } from '@ft/core/views/routing/wayReasons';
 import type { ThreadId } from '@ft/core/rig/ids';
 import type { Preference } from '@ft/core/session/preferences';
 import { PREFERENCE_ORDER } from '@ft/core/session/preferences';

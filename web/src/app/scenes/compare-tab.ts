@@ -2,12 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { combineLatest, filter, from, switchMap } from 'rxjs';
-import type { KnobGroup, KnobLine } from '@ft/core/plan/scenes/comparison';
-import { KNOB_GROUPS } from '@ft/core/plan/scenes/comparison';
+import type { KnobGroup, KnobLine } from '@ft/core/views/scenes/comparison';
+import { KNOB_GROUPS } from '@ft/core/views/scenes/comparison';
 import { planFeature } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
-import type { Side } from '../workers/scene-desk';
+import type { Side } from '../workers/scene-answers';
 
 /** One thing that can stand on a side. */
 interface SideChoice {

@@ -1,6 +1,6 @@
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { SceneStart } from '@ft/core/plan/scenes/sceneEdits';
+import type { SceneStart } from '@ft/core/actions/scenes/sceneEdits';
 import type { SceneId } from '@ft/core/rig/ids';
 import type { Scene, Thread } from '@ft/core/session/sessionSchema';
 import { StudioActions } from '../state/studio.actions';

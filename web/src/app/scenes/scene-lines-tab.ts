@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { threadName } from '@ft/core/checks/naming';
+import { threadName } from '@ft/core/session/threadName';
 import { studioFeature } from '../state/studio.feature';
 import { SceneChanges } from './scene-changes';
 

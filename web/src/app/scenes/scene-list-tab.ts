@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { SceneStart } from '@ft/core/plan/scenes/sceneEdits';
+import type { SceneStart } from '@ft/core/actions/scenes/sceneEdits';
 import { followedBy } from '@ft/core/session/followProblems';
 import type { Scene } from '@ft/core/session/sessionSchema';
 import { threadsIn } from '@ft/core/session/sessionSchema';

@@ -4,7 +4,7 @@ import { NgbTypeaheadModule } from '@ng-bootstrap/ng-bootstrap/typeahead';
 import { Store } from '@ngrx/store';
 import type { OperatorFunction } from 'rxjs';
 import { debounceTime, distinctUntilChanged, from, switchMap } from 'rxjs';
-import type { FoundPlace } from '@ft/core/plan/find';
+import type { FoundPlace } from '@ft/core/views/find';
 import { PlanActions } from '../state/plan.feature';
 import { Planner } from '../workers/planner.service';
 

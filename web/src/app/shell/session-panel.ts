@@ -8,7 +8,7 @@ import { referenceDbuOf } from '@ft/core/units/digitalLevel';
 import { formatLevel } from '@ft/core/units/format';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 
 /** A name that can be changed, and the edit that changes it, but for its values. */
 interface NameField {

@@ -2,7 +2,7 @@ import type { OnDestroy } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { Inspector } from '../inspector/inspector';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';

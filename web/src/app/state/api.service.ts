@@ -29,7 +29,7 @@ import { backupContentSchema, backupsSchema, statusSchema } from '@ft/contract/s
 import type { BackupContent, Backups, Status } from '@ft/contract/status';
 import type { Change } from '@ft/core/edits/change';
 import { newId } from './new-id';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
 
 /** What the server said no with, or that it could not be reached. */
 export interface Failure extends ApiError {

@@ -1,9 +1,9 @@
 import type { EditJson } from '@ft/core/edits/editKind';
 import { inScene, inSession } from '@ft/core/edits/shelf';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
-import { findScene } from '@ft/core/plan/scenePlace';
-import type { TrackGainChange } from '@ft/core/session/daw/trackGains';
-import { turnTrackGain } from '@ft/core/session/daw/trackGains';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
+import { findScene } from '@ft/core/session/scenePlace';
+import type { TrackGainChange } from '@ft/core/views/mix/trackGains';
+import { turnTrackGain } from '@ft/core/views/mix/trackGains';
 import type { Track } from '@ft/core/session/daw/trackSchema';
 import type { Session } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';

@@ -3,7 +3,7 @@ import { createEffect } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import type { Observable } from 'rxjs';
 import { catchError, combineLatest, EMPTY, expand, from, map, of, switchMap, timer } from 'rxjs';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { Planned } from '../workers/planner-api';
 import { Planner } from '../workers/planner.service';

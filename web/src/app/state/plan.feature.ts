@@ -7,13 +7,13 @@ import {
   on,
   props,
 } from '@ngrx/store';
-import type { EntityRef } from '@ft/core/checks/finding';
-import type { PatchLine } from '@ft/core/plan/patchList';
-import type { Plan } from '@ft/core/plan/plan';
-import type { Strip } from '@ft/core/plan/strip';
+import type { EntityRef } from '@ft/core/session/entityRef';
+import type { PatchLine } from '@ft/core/views/bay/patchList';
+import type { Plan } from '@ft/core/views/plan';
+import type { Strip } from '@ft/core/views/strip';
 import type { TrackId } from '@ft/core/rig/ids';
 import type { SettingKey } from '@ft/core/rig/settings';
-import type { TrackGainKey } from '@ft/core/session/daw/trackGains';
+import type { TrackGainKey } from '@ft/core/views/mix/trackGains';
 import { StudioActions } from './studio.actions';
 
 /** Where a level is turned: a knob of the rig, or a fader, send or trim of a track. */

@@ -2,7 +2,7 @@ import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { EntryMessage, Gone, StudioAt, UndoState } from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
 import type { Draft } from './draft.feature';
 import type { KeptChanges } from './pending-store';
 

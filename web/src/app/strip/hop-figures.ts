@@ -1,4 +1,4 @@
-import type { StripHop } from '@ft/core/plan/strip';
+import type { StripHop } from '@ft/core/views/strip';
 import { formatGain, formatMs } from '@ft/core/units/format';
 
 /** The figures printed under a hop. One that is the same as at the hop before is left blank. */

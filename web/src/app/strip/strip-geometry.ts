@@ -1,5 +1,5 @@
 import type { EdgeKind } from '@ft/core/graph/signalGraph';
-import type { StripHop } from '@ft/core/plan/strip';
+import type { StripHop } from '@ft/core/views/strip';
 
 /** A point of the drawing, in pixels. */
 export interface Point {

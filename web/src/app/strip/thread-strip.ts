@@ -11,7 +11,7 @@ import {
 import { Store } from '@ngrx/store';
 import { formatDb, formatMs } from '@ft/core/units/format';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { EDGE_WORDS } from '@ft/core/plan/edgeWords';
+import { EDGE_WORDS } from '@ft/core/words/edgeWords';
 import { hopFigures } from './hop-figures';
 import { BANDS, drawStrip } from './strip-geometry';
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { ClockRow } from '@ft/core/plan/time/clockView';
+import type { ClockRow } from '@ft/core/views/time/clockView';
 import type { SampleRateHz } from '@ft/core/units/sampleRates';
 import { formatRate, SAMPLE_RATES_HZ } from '@ft/core/units/sampleRates';
 import { asked } from '../state/asked';

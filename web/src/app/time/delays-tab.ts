@@ -5,7 +5,7 @@ import { idFromName } from '@ft/core/rig/ids';
 import type { Performer } from '@ft/core/session/performerSchema';
 import { USUAL_CUE_LIMIT_MS } from '@ft/core/session/performerSchema';
 import { HEARING_TABLES } from '@ft/core/units/hearing';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 import { asked } from '../state/asked';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Data, Layout } from 'plotly.js';
-import type { MeetingView } from '@ft/core/plan/time/meetingViews';
+import type { MeetingView } from '@ft/core/views/time/meetingViews';
 import { formatFrequency, formatGain, formatMs, formatSamples } from '@ft/core/units/format';
 import { Chart, themeColour } from '../charts/chart';
 import { asked } from '../state/asked';

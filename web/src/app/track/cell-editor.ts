@@ -4,7 +4,7 @@ import type { NgbTypeaheadSelectItemEvent } from '@ng-bootstrap/ng-bootstrap/typ
 import { NgbTypeaheadModule } from '@ng-bootstrap/ng-bootstrap/typeahead';
 import type { OperatorFunction } from 'rxjs';
 import { debounceTime, from, merge, Subject, switchMap } from 'rxjs';
-import type { Choice } from '@ft/core/plan/choices';
+import type { Choice } from '@ft/core/views/track/choices';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import { Planner } from '../workers/planner.service';
 import type { Column } from './columns';

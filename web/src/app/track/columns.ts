@@ -1,6 +1,6 @@
-import type { ChoiceField } from '@ft/core/plan/choices';
-import type { PlanRow, StationCell } from '@ft/core/plan/plan';
-import type { SettingCell } from '@ft/core/plan/settingCells';
+import type { ChoiceField } from '@ft/core/views/track/choices';
+import type { PlanRow, StationCell } from '@ft/core/views/plan';
+import type { SettingCell } from '@ft/core/views/settingCells';
 
 /** A column of the input list. `field` is the thread's own field, where it has one. */
 export type Column =

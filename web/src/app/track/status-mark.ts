@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { ThreadStatus } from '@ft/core/plan/threadStatus';
+import type { ThreadStatus } from '@ft/core/checks/threadStatus';
 
 /** The stitch of each status: dashed, solid, solid with a knot, gap. The word says the same. */
 const STITCH: Readonly<Record<ThreadStatus, string>> = {

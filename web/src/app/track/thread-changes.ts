@@ -1,8 +1,8 @@
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Choice } from '@ft/core/plan/choices';
-import type { PlanRow } from '@ft/core/plan/plan';
-import type { TypedLine } from '@ft/core/plan/typedThread';
+import type { Choice } from '@ft/core/views/track/choices';
+import type { PlanRow } from '@ft/core/views/plan';
+import type { TypedLine } from '@ft/core/typed/thread/typedThread';
 import type { LaneId, ThreadId } from '@ft/core/rig/ids';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import { SettingChanges } from '../inspector/setting-changes';
@@ -13,7 +13,7 @@ import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
 import type { Column, TextField } from './columns';
 import { settingIn, stationIn } from './columns';
-import { typedNumber } from '@ft/core/units/typedNumber';
+import { typedNumber } from '@ft/core/text/typedNumber';
 
 const NUMERIC: readonly TextField[] = ['number', 'levelDbSpl', 'levelDbu', 'crestDb', 'distanceM'];
 

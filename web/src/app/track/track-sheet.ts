@@ -10,9 +10,9 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { Choice } from '@ft/core/plan/choices';
+import type { Choice } from '@ft/core/views/track/choices';
 import { MOST_WIDE } from '@ft/core/session/sessionSchema';
-import type { PlanRow } from '@ft/core/plan/plan';
+import type { PlanRow } from '@ft/core/views/plan';
 import { DraftActions, draftFeature } from '../state/draft.feature';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { from, of, switchMap } from 'rxjs';
-import type { JackLabel } from '@ft/core/plan/floor/jackLabel';
-import type { WorkStep } from '@ft/core/plan/floor/workList';
+import type { JackLabel } from '@ft/core/views/bay/jackLabel';
+import type { WorkStep } from '@ft/core/views/bay/workList';
 import { StudioActions } from '../state/studio.actions';
 import { Planner } from '../workers/planner.service';
 

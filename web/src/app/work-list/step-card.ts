@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { WorkStep } from '@ft/core/plan/floor/workList';
+import type { WorkStep } from '@ft/core/views/bay/workList';
 import { CORD_COLOURS } from '../bay/cord-colours';
 
 /** One step, as large as a finger wants it. */

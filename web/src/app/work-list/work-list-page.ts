@@ -10,7 +10,7 @@ import {
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import { combineLatest, filter, from, switchMap } from 'rxjs';
-import type { WorkStep } from '@ft/core/plan/floor/workList';
+import type { WorkStep } from '@ft/core/views/bay/workList';
 import type { RoomId } from '@ft/core/rig/ids';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';

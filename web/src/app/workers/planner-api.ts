@@ -1,41 +1,42 @@
-import type { CheckContext } from '@ft/core/checks/context';
-import { checkContext } from '@ft/core/checks/context';
-import { checkContextAfter } from '@ft/core/checks/contextAfter';
-import type { EntityRef } from '@ft/core/checks/finding';
-import { areWaysKnown, withWays, withWaysLater } from '@ft/core/checks/nearestWays';
+import type { WorkerState } from './worker-state';
+import type { WorkedScene } from '@ft/core/scene/workedScene';
+import { workedScene } from '@ft/core/scene/workedScene';
+import { workedSceneAfter } from '@ft/core/scene/workedSceneAfter';
+import type { EntityRef } from '@ft/core/session/entityRef';
+import { areWaysKnown, withWays, withWaysLater } from '@ft/core/scene/nearestWays';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { keepSame } from '@ft/core/edits/keepSame';
-import type { Choice, ChoiceField } from '@ft/core/plan/choices';
-import { choicesFor } from '@ft/core/plan/choices';
-import type { FoundPlace } from '@ft/core/plan/find';
-import { findPlaces } from '@ft/core/plan/find';
-import type { PatchLine } from '@ft/core/plan/patchList';
-import { patchList } from '@ft/core/plan/patchList';
-import type { Plan } from '@ft/core/plan/plan';
-import { planFrom } from '@ft/core/plan/plan';
-import type { WayReasons } from '@ft/core/plan/routing/wayReasons';
-import { wayReasons } from '@ft/core/plan/routing/wayReasons';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
-import { findScene } from '@ft/core/plan/scenePlace';
-import type { Strip } from '@ft/core/plan/strip';
-import { stripOf } from '@ft/core/plan/strip';
-import { addThreadsEdits, changeThreadEdits, removeThreadEdits } from '@ft/core/plan/threadEdits';
-import type { TypedThread } from '@ft/core/plan/typedThread';
-import { typedThread } from '@ft/core/plan/typedThread';
+import type { Choice, ChoiceField } from '@ft/core/views/track/choices';
+import { choicesFor } from '@ft/core/views/track/choices';
+import type { FoundPlace } from '@ft/core/views/find';
+import { findPlaces } from '@ft/core/views/find';
+import type { PatchLine } from '@ft/core/views/bay/patchList';
+import { patchList } from '@ft/core/views/bay/patchList';
+import type { Plan } from '@ft/core/views/plan';
+import { planFrom } from '@ft/core/views/plan';
+import type { WayReasons } from '@ft/core/views/routing/wayReasons';
+import { wayReasons } from '@ft/core/views/routing/wayReasons';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
+import { findScene } from '@ft/core/session/scenePlace';
+import type { Strip } from '@ft/core/views/strip';
+import { stripOf } from '@ft/core/views/strip';
+import { addThreadsEdits, changeThreadEdits, removeThreadEdits } from '@ft/core/actions/track/threadEdits';
+import type { TypedThread } from '@ft/core/typed/thread/typedThread';
+import { typedThread } from '@ft/core/typed/thread/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
 import type { Rig } from '@ft/core/rig/rigSchema';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
-import type { FloorDesk } from './floor-desk';
-import { createFloorDesk } from './floor-desk';
-import type { LevelsDesk } from './levels-desk';
-import { createLevelsDesk } from './levels-desk';
-import type { RigDesk } from './rig-desk';
-import { createRigDesk } from './rig-desk';
-import type { SceneDesk } from './scene-desk';
-import { createSceneDesk } from './scene-desk';
-import type { TrackDesk } from './track-desk';
-import { createTrackDesk } from './track-desk';
+import type { FloorAnswers } from './floor-answers';
+import { createFloorAnswers } from './floor-answers';
+import type { LevelsAnswers } from './levels-answers';
+import { createLevelsAnswers } from './levels-answers';
+import type { RigAnswers } from './rig-answers';
+import { createRigAnswers } from './rig-answers';
+import type { SceneAnswers } from './scene-answers';
+import { createSceneAnswers } from './scene-answers';
+import type { TrackAnswers } from './track-answers';
+import { createTrackAnswers } from './track-answers';
 
 /**
  * A studio on its way to the worker. The rig is large and seldom changes, so it is left out when the
@@ -51,15 +52,8 @@ export interface Planned {
   readonly isSettled: boolean;
 }
 
-/** The state a worker keeps between calls: the scene it last planned. */
-export interface Desk {
-  readonly studio: Studio;
-  readonly place: ScenePlace;
-  readonly context: CheckContext;
-}
-
 /** What the screen may ask of the core. The screen itself computes nothing. */
-export interface PlannerApi extends FloorDesk, LevelsDesk, RigDesk, SceneDesk, TrackDesk {
+export interface PlannerApi extends FloorAnswers, LevelsAnswers, RigAnswers, SceneAnswers, TrackAnswers {
   /** Takes a scene in and works out its levels; everything else asked is about this scene. */
   prepare(sent: SentStudio, place: ScenePlace): void;
   /** What the screens show of it. Ways for threads that do not run may have to be looked for. */
@@ -79,10 +73,10 @@ export interface PlannerApi extends FloorDesk, LevelsDesk, RigDesk, SceneDesk, T
 }
 
 /** Whether a scene is the one last planned: only then is there something to start from. */
-const samePlace = (desk: Desk | undefined, { session, scene }: ScenePlace): desk is Desk =>
-  desk?.place.session === session && desk.place.scene === scene;
+const samePlace = (state: WorkerState | undefined, { session, scene }: ScenePlace): state is WorkerState =>
+  state?.place.session === session && state.place.scene === scene;
 
-const planned = (context: CheckContext): Planned => ({
+const planned = (context: WorkedScene): Planned => ({
   plan: planFrom(context),
   patchLines: patchList(context),
   isSettled: areWaysKnown(context),
@@ -90,38 +84,38 @@ const planned = (context: CheckContext): Planned => ({
 
 /** The planner: one scene at a time, always the one last planned. */
 export function createPlanner(): PlannerApi {
-  let desk: Desk | undefined;
+  let state: WorkerState | undefined;
   let rig: Rig | undefined;
-  const there = (): Desk => {
-    if (desk === undefined) throw new Error('nothing is planned yet');
-    return desk;
+  const there = (): WorkerState => {
+    if (state === undefined) throw new Error('nothing is planned yet');
+    return state;
   };
   return {
-    ...createFloorDesk(there),
-    ...createLevelsDesk(there),
-    ...createRigDesk(there),
-    ...createSceneDesk(there),
-    ...createTrackDesk(there),
+    ...createFloorAnswers(there),
+    ...createLevelsAnswers(there),
+    ...createRigAnswers(there),
+    ...createSceneAnswers(there),
+    ...createTrackAnswers(there),
     prepare(sent, place) {
       rig = sent.rig ?? rig;
       if (rig === undefined) throw new Error('the first studio sent brings its rig');
       // What came over is another object each time; what is equal is the one known already.
-      const others = keepSame(desk?.studio, sent);
+      const others = keepSame(state?.studio, sent);
       const studio: Studio = { ...others, rig };
       const found = findScene(studio, place);
       if (found === undefined) throw new Error('This scene is gone. Choose another one at the top.');
       const now = [studio.rig, found.session, found.scene, studio.floor] as const;
-      const context = samePlace(desk, place) ? checkContextAfter(desk.context, ...now) : checkContext(...now);
-      desk = { studio, place, context };
+      const context = samePlace(state, place) ? workedSceneAfter(state.context, ...now) : workedScene(...now);
+      state = { studio, place, context };
     },
     plan: () => planned(withWaysLater(there().context)),
     settle() {
       const { context, ...rest } = there();
-      desk = { ...rest, context: withWays(context) };
-      return planned(desk.context);
+      state = { ...rest, context: withWays(context) };
+      return planned(state.context);
     },
     // Asked before the checks have run: where the first scene could not be taken in, the plan says why.
-    strip: (ref) => desk && stripOf(desk.context, ref),
+    strip: (ref) => state && stripOf(state.context, ref),
     choices(thread, field, text) {
       const { rig, session, scene } = there().context;
       return choicesFor(rig, session, scene, thread, field, text);

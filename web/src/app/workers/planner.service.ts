@@ -3,7 +3,7 @@ import { Injectable } from '@angular/core';
 import type { Remote } from 'comlink';
 import { wrap } from 'comlink';
 import { Subject } from 'rxjs';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
 import type { Rig } from '@ft/core/rig/rigSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { createPlannerWorker } from './create-planner-worker';

@@ -1,9 +1,9 @@
 import type { EditJson } from '@ft/core/edits/editKind';
-import { patchEdits } from '@ft/core/plan/patchEdits';
-import type { Movement } from '@ft/core/plan/routing/movements';
-import { movementsOf } from '@ft/core/plan/routing/movements';
-import type { ScenePlace } from '@ft/core/plan/scenePlace';
-import { findScene } from '@ft/core/plan/scenePlace';
+import { patchEdits } from '@ft/core/actions/patchEdits';
+import type { Movement } from '@ft/core/views/routing/movements';
+import { movementsOf } from '@ft/core/views/routing/movements';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
+import { findScene } from '@ft/core/session/scenePlace';
 import { routeUnless } from '@ft/core/routing/route';
 import type { RouteMode } from '@ft/core/routing/solve/solve';
 import type { Studio } from '@ft/core/session/studioSchema';

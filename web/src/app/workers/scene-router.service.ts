@@ -2,7 +2,7 @@ import type { OnDestroy } from '@angular/core';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { proxy, wrap } from 'comlink';
-import type { Movement } from '@ft/core/plan/routing/movements';
+import type { Movement } from '@ft/core/views/routing/movements';
 import type { RouteMode } from '@ft/core/routing/solve/solve';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';

@@ -4,7 +4,7 @@ import { FADER_RANGE, gainKnob, onOff } from '../knobs';
 import { numbersTo } from '../params';
 import { active, crosspoint, knobsAt, laneAt } from '../routeKinds';
 import { DESK_MIX, DESK_PAN_LAW_DB } from './digitalChannel';
-import type { DeskParams } from './digitalConsole';
+import type { DeskParams } from './digitalParams';
 import { panRoutes } from './pan';
 
 /** What a matrix can take in, in the order of its knobs' channels: mix left and right, then the groups. */

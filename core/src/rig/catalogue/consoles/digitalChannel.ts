@@ -3,7 +3,7 @@ import type { ReadSetting, SettingSpec } from '../../settings';
 import { FADER_RANGE, gainKnob, onOff, selector, TRIM_RANGE } from '../knobs';
 import { numbersTo } from '../params';
 import { active, crosspoint, knobsAt, laneAt } from '../routeKinds';
-import type { DeskParams } from './digitalConsole';
+import type { DeskParams } from './digitalParams';
 import { panKnob, panRoutes } from './pan';
 
 const TAPS = ['before fader', 'after fader'] as const;

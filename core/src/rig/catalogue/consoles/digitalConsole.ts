@@ -1,40 +1,17 @@
-import * as z from 'zod';
+import type { DeskParams } from './digitalParams';
+import { digitalParams } from './digitalParams';
 import type { DeviceModel, Port, Station } from '../../deviceModel';
 import { deviceType } from '../deviceType';
-import { conversionParams, adcRoute, dacRoute, referenceKnobs } from '../digital/conversion';
+import { adcRoute, dacRoute, referenceKnobs } from '../digital/conversion';
 import { crossbarChoosables, crossbarKnob, crossbarRoutes } from '../digital/crossbar';
 import { linkPorts } from '../digital/digitalPreamp';
-import { micInput, PREAMP_KNOBS, preampKnobs, preampParams, preampRoute } from '../outboard/preampStage';
-import { channelCount, countTo, numbersTo } from '../params';
+import { micInput, PREAMP_KNOBS, preampKnobs, preampRoute } from '../outboard/preampStage';
+import { numbersTo } from '../params';
 import { analogueOut, codedPort, insideLanes } from '../portKinds';
 import { laneAt } from '../routeKinds';
 import { busKnobs, busRoutes } from './digitalBuses';
 import { deskChannelKnobs, deskChannelRoutes } from './digitalChannel';
-import { BLOCKS, CARD_LANES, deskCrossbars } from './digitalPatch';
-
-const params = z.strictObject({
-  channels: channelCount(128).default(32),
-  /** Faders on the surface: channels beyond them lie on further layers. */
-  fadersPerLayer: channelCount(64).default(16),
-  micInputs: countTo(64).default(16),
-  lineOutputs: countTo(64).default(12),
-  /** Card slots with a MADI link each way. */
-  cards: countTo(4).default(1),
-  /** How coarse the patch of the cards' outputs is. */
-  cardBlocks: z.enum(BLOCKS).default('blocks of 8'),
-  /** How coarse the choice of the channels' inputs is. */
-  channelBlocks: z.enum(BLOCKS).default('each alone'),
-  auxes: countTo(24).default(8),
-  groups: countTo(24).default(8),
-  matrices: countTo(12).default(4),
-  /** Effects inside the console; each is patched like a unit outside. */
-  effects: countTo(16).default(4),
-  /** Delay of the mixing engine, besides the converters. */
-  effectLatencySamples: z.number().min(0).max(4096).default(0),
-  ...conversionParams,
-  ...preampParams,
-});
-export type DeskParams = z.infer<typeof params>;
+import { CARD_LANES, deskCrossbars } from './digitalPatch';
 
 /** "channel 17 (layer 2, fader 1)". */
 function channelName({ fadersPerLayer, channels }: DeskParams, n: number): string {
@@ -101,7 +78,7 @@ export const digitalConsole = deviceType({
   type: 'digitalConsole',
   title: 'Digital console',
   what: 'Channels, buses and effects between physical inputs and outputs; nothing is connected until a scene connects it.',
-  params,
+  params: digitalParams,
   settings: (p) => [
     ...(p.micInputs > 0 ? preampKnobs(p, p.micInputs) : []),
     ...referenceKnobs(p, p.micInputs, p.lineOutputs),

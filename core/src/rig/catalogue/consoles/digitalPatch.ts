@@ -1,11 +1,9 @@
+import type { BLOCKS } from './digitalParams';
 import type { Crossbar, Tap } from '../digital/crossbar';
 import { linkLane } from '../digital/digitalPreamp';
 import { numbersTo } from '../params';
 import { laneAt } from '../routeKinds';
-import type { DeskParams } from './digitalConsole';
-
-/** How many lanes a choice on the patch page moves at once. */
-export const BLOCKS = ['each alone', 'blocks of 8', 'all together'] as const;
+import type { DeskParams } from './digitalParams';
 type Blocks = (typeof BLOCKS)[number];
 
 /** A card carries one MADI link each way. */

@@ -8,7 +8,7 @@ import { active, crosspoint, knobsAt, laneAt } from '../routeKinds';
 import { insertRoutes } from './insertPoint';
 import { panRoutes } from './pan';
 import { MIX, SPLIT_PAN_LAW_DB } from './splitChannel';
-import type { SplitParams } from './splitConsole';
+import type { SplitParams } from './splitParams';
 
 const SIDES = ['left', 'right'] as const;
 

@@ -7,7 +7,7 @@ import { analogueIn, analogueOut, insideLanes } from '../portKinds';
 import { active, crosspoint, knobsAt, laneAt } from '../routeKinds';
 import { insertRoutes } from './insertPoint';
 import { panKnob, panRoutes } from './pan';
-import type { SplitParams } from './splitConsole';
+import type { SplitParams } from './splitParams';
 
 const INPUTS = ['mic', 'line', 'tape'] as const;
 export const SPLIT_PAN_LAW_DB = -3;

@@ -1,31 +1,14 @@
-import * as z from 'zod';
+import type { SplitParams } from './splitParams';
+import { splitParams } from './splitParams';
 import type { DeviceModel, Route, Station } from '../../deviceModel';
 import type { ReadSetting, SettingSpec } from '../../settings';
 import { deviceType } from '../deviceType';
-import { PREAMP_KNOBS, preampKnobs, preampParams } from '../outboard/preampStage';
-import { channelCount, countTo, impedanceOhm, levelDbu, numbersTo } from '../params';
+import { PREAMP_KNOBS, preampKnobs } from '../outboard/preampStage';
+import { numbersTo } from '../params';
 import { laneAt } from '../routeKinds';
 import { centreKnobs, centrePorts, centreRoutes } from './splitCentre';
 import { channelChoosables, channelKnobs, channelPorts, channelRoutes } from './splitChannel';
 import { monitorKnobs, monitorPorts, monitorRoutes } from './splitMonitor';
-
-const params = z.strictObject({
-  channels: channelCount(96).default(36),
-  groups: countTo(48).default(8),
-  auxes: countTo(16).default(6),
-  /** Stereo returns of the control room: two-track machines, players. */
-  externals: countTo(8).default(2),
-  /** Pairs of loudspeaker outputs. */
-  speakerSets: channelCount(4).default(2),
-  ...preampParams,
-  lineInputOhm: impedanceOhm.default(10_000),
-  maxLineInputDbu: levelDbu.default(26),
-  outputOhm: impedanceOhm.default(75),
-  maxOutputDbu: levelDbu.default(26),
-  /** Noise of a channel or bus amplifier at its output, dBu. */
-  stageNoiseDbu: levelDbu.default(-92),
-});
-export type SplitParams = z.infer<typeof params>;
 
 const settings = (p: SplitParams): readonly SettingSpec[] => [
   ...preampKnobs(p, p.channels),
@@ -62,7 +45,7 @@ export const splitConsole = deviceType({
   type: 'splitConsole',
   title: 'Analogue split console',
   what: 'Input channels and monitor paths side by side, with inserts, groups, auxes, a mix bus and a centre section.',
-  params,
+  params: splitParams,
   settings,
   choosables: channelChoosables,
   build(p, read): DeviceModel {

@@ -6,7 +6,7 @@ import { analogueIn, insideLanes } from '../portKinds';
 import { active, crosspoint, knobsAt, laneAt } from '../routeKinds';
 import { panKnob, panRoutes } from './pan';
 import { MIX, SPLIT_PAN_LAW_DB } from './splitChannel';
-import type { SplitParams } from './splitConsole';
+import type { SplitParams } from './splitParams';
 
 const SOURCES = ['tape', 'group'] as const;
 const TAPS = [

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { numberRange } from '../../numberRange';
+import { numberRange } from '../../../text/numberRange';
 import { deviceType } from '../deviceType';
 import { channelCount, numbersTo } from '../params';
 import { copperPort } from '../portKinds';

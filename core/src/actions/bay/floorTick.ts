@@ -1,0 +1,24 @@
+import type { WorkedScene } from '../../scene/workedScene';
+import { namingOf } from '../../words/naming';
+import type { CordId } from '../../rig/ids';
+import type { HandPatch } from './handPatch';
+
+/** Ticks a cord of the patch list: it is in its jacks now, or it has come out again. */
+export function tickCord(context: WorkedScene, id: CordId): HandPatch {
+  const { rig, session, scene, graph, floor } = context;
+  const cord = scene.cords.find((each) => each.id === id);
+  if (cord === undefined) return { ok: false, sentence: 'That cord is not in the scene any more.' };
+  const { from, to, stock, fromAdaptor, toAdaptor } = cord;
+  const naming = namingOf(rig, session, graph);
+  const name = `${naming.lane(from)} to ${naming.lane(to)}`;
+  const holder = floor.cords.find((each) => each.id === from || each.to === to);
+  if (holder?.id === from && holder.to === to)
+    return { ok: true, label: `Pulled ${name}`, edits: [{ type: 'plug.remove', id: from, was: holder }] };
+  if (holder !== undefined)
+    return {
+      ok: false,
+      sentence: `The cord from ${naming.lane(holder.id)} to ${naming.lane(holder.to)} is still in one of these jacks. Pull it first, or go by the work list, which does both.`,
+    };
+  const item = { id: from, to, stock, ...(fromAdaptor && { fromAdaptor }), ...(toAdaptor && { toAdaptor }) };
+  return { ok: true, label: `Plugged ${name}`, edits: [{ type: 'plug.add', item }] };
+}

@@ -1,0 +1,79 @@
+import type { EditJson } from '../../edits/editKind';
+import type { Rig } from '../../rig/rigSchema';
+import type { TrackField } from '../../typed/track/trackCells';
+import { readTrackCell } from '../../typed/track/trackCells';
+import type { Bus, Track } from '../../session/daw/trackSchema';
+import type { TrackTemplate } from '../../session/daw/trackTemplate';
+import { tracksFromTemplate } from '../../session/daw/trackTemplate';
+import type { Session } from '../../session/sessionSchema';
+
+/** The edits of a typed cell, or why it cannot be so. */
+export type CellEdits =
+  | { readonly ok: true; readonly edits: readonly EditJson[] }
+  | { readonly ok: false; readonly sentence: string };
+
+/** Changes one cell of the track sheet as typed. */
+export function trackCellEdits(session: Session, track: Track, field: TrackField, text: string): CellEdits {
+  const read = readTrackCell(field, text, track, session);
+  if (!read.ok) return read;
+  const edit = { type: 'track.set', session: session.id, id: track.id, field };
+  return { ok: true, edits: [{ ...edit, value: read.value, was: track[field] ?? null }] };
+}
+
+/** The first DAW host of the rig becomes the session's, where it has none: tracks need one to live on. */
+export function hostEdits(rig: Rig, session: Session): readonly EditJson[] {
+  const host = rig.devices.find(({ type }) => type === 'dawHost');
+  if (session.host !== undefined || host === undefined) return [];
+  return [{ type: 'session.set', id: session.id, field: 'host', value: host.id, was: null }];
+}
+
+/** Tracks of a template. */
+export const templateEdits = (session: Session, template: TrackTemplate): readonly EditJson[] =>
+  tracksFromTemplate(session, template).map((item) => ({ type: 'track.add', session: session.id, item }));
+
+/** Takes a track out; tracks that follow it, where it is a VCA, follow none then. */
+export function removeTrackEdits(session: Session, track: Track): readonly EditJson[] {
+  const followers = session.tracks.filter(({ vca }) => vca === track.id);
+  return [
+    ...followers.map(({ id, vca }): EditJson => ({
+      type: 'track.set',
+      session: session.id,
+      id,
+      field: 'vca',
+      value: null,
+      was: vca,
+    })),
+    { type: 'track.remove', session: session.id, id: track.id, was: track },
+  ];
+}
+
+/** Everything a track does with a bus, taken out of it. */
+function withoutBus(track: Track, bus: Bus): Partial<Track> {
+  return {
+    ...(track.input.from === 'bus' && track.input.bus === bus.id && { input: { from: 'none' } as const }),
+    inserts: track.inserts.map((slot) => {
+      if (slot?.kind !== 'plugin' || slot.key !== bus.id) return slot;
+      const { key: _key, ...rest } = slot;
+      return rest;
+    }),
+    sends: track.sends.filter(({ destination }) => destination.to !== 'bus' || destination.bus !== bus.id),
+    outputs: track.outputs.filter((output) => output.to !== 'bus' || output.bus !== bus.id),
+  };
+}
+
+/** Takes a bus out, with every input, send, output and key that names it. */
+export function removeBusEdits(session: Session, bus: Bus): readonly EditJson[] {
+  const sets = session.tracks.flatMap((track) =>
+    (Object.entries(withoutBus(track, bus)) as [keyof Track, unknown][])
+      .filter(([field, value]) => JSON.stringify(value) !== JSON.stringify(track[field]))
+      .map(([field, value]): EditJson => ({
+        type: 'track.set',
+        session: session.id,
+        id: track.id,
+        field,
+        value,
+        was: track[field],
+      })),
+  );
+  return [...sets, { type: 'bus.remove', session: session.id, id: bus.id, was: bus }];
+}

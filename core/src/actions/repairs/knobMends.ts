@@ -1,0 +1,88 @@
+import type { Finding } from '../../checks/finding';
+import { namingOf } from '../../words/naming';
+import { referenceKnob } from '../../scene/referenceOf';
+import { settingsOf } from '../../rig/buildDevice';
+import type { DeviceId, StationId } from '../../rig/ids';
+import { initialOf, settingKeyOf } from '../../rig/settings';
+import { formatGain, formatLevel } from '../../units/format';
+import { overDoseDb } from '../../units/hearing';
+import type { Bench, Figures, Repair } from './repair';
+import { atStation, refOf, single, stationNamed, turned } from './repair';
+
+export function powerOff(bench: Bench, finding: Finding): readonly Repair[] {
+  const { graph, rig, session } = bench.context;
+  const naming = namingOf(rig, session, graph);
+  const station = refOf(finding, 'station');
+  if (station !== undefined)
+    return single(
+      `Switch 48 V off at ${naming.station(station)}`,
+      atStation(bench, station, 'phantom', false),
+    );
+  const lane = graph.lanes[graph.laneIndex.get(refOf(finding, 'lane') as never) ?? -1];
+  const knob = lane?.input?.phantom;
+  if (lane === undefined || knob === undefined) return [];
+  const key = settingKeyOf(lane.device, knob.setting, knob.channel);
+  return single(`Switch 48 V off at ${lane.name}`, [turned(bench, key, false)]);
+}
+
+export function gainTo(
+  bench: Bench,
+  to: { readonly station: StationId; readonly gainDb: number } | undefined,
+): readonly Repair[] {
+  if (to === undefined) return [];
+  const name = stationNamed(bench, to.station)?.name ?? 'the preamp';
+  return single(
+    `Turn ${name} to ${formatGain(to.gainDb)} dB`,
+    atStation(bench, to.station, 'gainDb', to.gainDb),
+  );
+}
+
+export function referenceTo(
+  bench: Bench,
+  id: string | undefined,
+  dbu: number | undefined,
+): readonly Repair[] {
+  const station = stationNamed(bench, id);
+  const knob = station && referenceKnob(bench.context, station);
+  if (station === undefined || knob === undefined || dbu === undefined) return [];
+  return single(`Set ${station.name} to ${formatLevel(dbu, 'dBu')}`, [turned(bench, knob.key, dbu)]);
+}
+
+export function overMax(
+  bench: Bench,
+  figures: Figures<'over-max-input'>,
+  finding: Finding,
+): readonly Repair[] {
+  const lane = bench.context.graph.laneIndex.get(refOf(finding, 'lane') as never);
+  const converter = bench.context.graph.stations.find(
+    (station) => station.role === 'converter' && station.in === lane,
+  );
+  return [...gainTo(bench, figures.turnDown), ...referenceTo(bench, converter?.id, figures.referenceDbu)];
+}
+
+/** The level knob of what drives a pair of headphones. */
+export function cueDown(bench: Bench, figures: Figures<'hearing-dose'>, finding: Finding): readonly Repair[] {
+  const { graph, rig, scene } = bench.context;
+  const worn = refOf(finding, 'device') as DeviceId;
+  const knob = graph.edges.find(
+    ({ to, closed, knobs }) =>
+      closed && knobs !== undefined && drives(bench, to, worn) && knobs.some(isLevel),
+  );
+  const ref = knob?.knobs?.find(isLevel);
+  const device = rig.devices.find(({ id }) => id === graph.lanes[knob?.to ?? -1]?.device);
+  const spec = device && settingsOf(device).find(({ setting }) => setting === ref?.setting);
+  if (device === undefined || ref === undefined || spec === undefined) return [];
+  const key = settingKeyOf(device.id, ref.setting, ref.channel);
+  const now = Number(scene.settings[key] ?? initialOf(spec, ref.channel));
+  const byDb = Math.ceil(overDoseDb(figures.dose, figures.table));
+  const value = now - byDb;
+  if (value < (spec.range?.min ?? -Infinity)) return [];
+  return single(`Turn ${device.name} down ${String(byDb)} dB, to ${formatGain(value)} dB`, [
+    turned(bench, key, value),
+  ]);
+}
+
+const isLevel = ({ setting }: { readonly setting: string }): boolean => setting === 'levelDb';
+
+const drives = ({ context: { graph } }: Bench, lane: number, device: DeviceId): boolean =>
+  graph.edges.some(({ from, to, closed }) => closed && from === lane && graph.lanes[to]?.device === device);

@@ -1,0 +1,54 @@
+import type { EditJson } from '../../edits/editKind';
+import { idFromName } from '../../rig/ids';
+import type { Rig } from '../../rig/rigSchema';
+
+/** A device as it is asked for; its id and, where the name is taken, its number come from the rig. */
+export interface WantedDevice {
+  readonly name: string;
+  readonly room: string;
+  readonly rack?: string;
+  readonly type: string;
+  readonly params: Readonly<Record<string, unknown>>;
+}
+
+export interface AddedDevices {
+  readonly edits: readonly EditJson[];
+  /** Ids and names of the new devices, in their order. */
+  readonly ids: readonly string[];
+  readonly names: readonly string[];
+}
+
+/** A number that counts on; longer ones are part of the name. */
+const COUNTED = /^(.+?)\s+(\d{1,6})$/;
+
+/**
+ * A name nobody has yet, whatever the case. A name that ends with a number counts on from it:
+ * after "Cue box 4" comes "Cue box 5".
+ * @param numbered gives a number even where the bare name is free.
+ */
+function freeName(name: string, taken: ReadonlySet<string>, numbered: boolean): string {
+  if (!numbered && !taken.has(name.toLowerCase())) return name;
+  const [, stem = name, number = numbered ? '1' : '2'] = COUNTED.exec(name) ?? [];
+  for (let n = Number(number); ; n++) {
+    const next = `${stem} ${String(n)}`;
+    if (!taken.has(next.toLowerCase())) return next;
+  }
+}
+
+/** Adds devices that are alike; where a name is taken, or there are several, they are numbered on. */
+export function addDevicesEdits(rig: Rig, wanted: WantedDevice, count: number): AddedDevices {
+  const takenIds = new Set<string>(rig.devices.map(({ id }) => id));
+  const takenNames = new Set(rig.devices.map(({ name }) => name.toLowerCase()));
+  const added = Array.from({ length: count }, () => {
+    const name = freeName(wanted.name, takenNames, count > 1);
+    const id = idFromName(name, takenIds, 'device');
+    takenIds.add(id);
+    takenNames.add(name.toLowerCase());
+    return { ...wanted, id, name };
+  });
+  return {
+    edits: added.map((item) => ({ type: 'device.add', item })),
+    ids: added.map(({ id }) => id),
+    names: added.map(({ name }) => name),
+  };
+}

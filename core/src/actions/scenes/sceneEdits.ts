@@ -1,0 +1,84 @@
+import { applyChange } from '../../edits/change';
+import type { EditJson } from '../../edits/editKind';
+import type { SceneId, ThreadId } from '../../rig/ids';
+import { idFromName } from '../../rig/ids';
+import type { Scene, Session, Thread } from '../../session/sessionSchema';
+import type { Studio } from '../../session/studioSchema';
+import type { ScenePlace } from '../../session/scenePlace';
+import { findScene } from '../../session/scenePlace';
+import { releaseEdits } from '../releaseEdits';
+import { routeEdits } from '../track/threadEdits';
+
+/** How a scene begins: as another one is, following it from then on, or with nothing plugged. */
+export type SceneStart = 'copy' | 'branch' | 'empty';
+
+/** A new scene, and what makes it. */
+export interface NewScene {
+  readonly id: SceneId;
+  readonly edits: readonly EditJson[];
+}
+
+const threadInto = (session: Session, thread: Thread, scenes: readonly SceneId[]): EditJson => ({
+  type: 'thread.set',
+  session: session.id,
+  id: thread.id,
+  field: 'scenes',
+  value: scenes,
+  was: thread.scenes,
+});
+
+/** Adds a scene made of the one at a place. A copy stands alone; a branch follows. */
+export function newSceneEdits(
+  studio: Studio,
+  place: ScenePlace,
+  name: string,
+  start: SceneStart,
+): NewScene | undefined {
+  const found = findScene(studio, place);
+  if (found === undefined) return undefined;
+  const { session, scene } = found;
+  const id = idFromName(name, new Set(session.scenes.map((each) => each.id)), 'scene') as SceneId;
+  const isBare = start === 'empty';
+  const item: Scene = {
+    ...{ id, name },
+    ...(start === 'branch' && { follows: scene.id }),
+    cords: isBare ? [] : scene.cords,
+    settings: isBare ? {} : scene.settings,
+  };
+  const threads = isBare ? [] : session.threads.filter(({ scenes }) => scenes.includes(scene.id));
+  return {
+    id,
+    edits: [
+      { type: 'scene.add', session: session.id, item },
+      ...threads.map((thread) => threadInto(session, thread, [...thread.scenes, id])),
+    ],
+  };
+}
+
+/**
+ * Brings a thread into a scene and routes it there, or takes it out with its cords and crosspoints.
+ * Empty where it is so already.
+ */
+export function threadInSceneEdits(
+  studio: Studio,
+  place: ScenePlace,
+  id: ThreadId,
+  isIn: boolean,
+): readonly EditJson[] {
+  const found = findScene(studio, place);
+  const thread = found?.session.threads.find((each) => each.id === id);
+  if (found === undefined || thread === undefined || thread.scenes.includes(place.scene) === isIn) return [];
+  const { session, scene } = found;
+  if (!isIn)
+    return [
+      ...releaseEdits(studio.rig, session, scene, id),
+      threadInto(
+        session,
+        thread,
+        thread.scenes.filter((each) => each !== scene.id),
+      ),
+    ];
+  const edits = [threadInto(session, thread, [...thread.scenes, scene.id])];
+  const result = applyChange(studio, edits);
+  return result.ok ? [...edits, ...routeEdits(result.value, place, { only: [id] })] : edits;
+}

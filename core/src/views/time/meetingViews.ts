@@ -1,0 +1,125 @@
+import type { WorkedScene } from '../../scene/workedScene';
+import { deepestComb } from '../../scene/deepestComb';
+import { worstMeetings } from '../../scene/meetingsByPort';
+import { entityName, namingOf } from '../../words/naming';
+import { threadName } from '../../session/threadName';
+import { laneIdAt, sourceRef } from '../../scene/places';
+import type { Arrival } from '../../levels/arrival';
+import type { LaneId } from '../../rig/ids';
+import type { Comb } from '../../timing/comb';
+import { logFrequenciesHz, responseDb } from '../../timing/response';
+import { soundMeetings } from '../../timing/soundMeetings';
+import { msFromSamples } from '../../units/duration';
+
+/** Two ways of one sound that come together, and what they make of it. */
+export interface MeetingView {
+  readonly key: string;
+  readonly lane: LaneId;
+  readonly source: string;
+  readonly place: string;
+  /** `ways` of one source through the rig, or several `microphones` in front of one sound. */
+  readonly of: 'ways' | 'microphones';
+  /** Every way: through which lane it comes, when, how loud and which way up, against the strongest. */
+  readonly ways: readonly {
+    readonly through: string;
+    readonly lateSamples: number;
+    readonly lateMs: number;
+    readonly levelDb: number;
+    readonly inverted: boolean;
+  }[];
+  /** First notches of the two ways that make the deepest comb. */
+  readonly notchesHz: readonly number[];
+  /** Least and greatest of the response. */
+  readonly dipDb: number;
+  readonly peakDb: number;
+  /** Response of the sum over the strongest way alone. */
+  readonly response: readonly { readonly hz: number; readonly db: number }[];
+}
+
+const POINTS = 2400;
+/** A curve that goes to nothing is drawn down to here. */
+const LOWEST_DB = -60;
+
+/** What is drawn and told of several arrivals of one sound. */
+function figuresOf(
+  ways: readonly { readonly through: string; readonly arrival: Arrival }[],
+  { notchesHz }: Comb,
+  sampleRateHz: number,
+): Pick<MeetingView, 'ways' | 'notchesHz' | 'dipDb' | 'peakDb' | 'response'> {
+  const arrivals = ways.map(({ arrival }) => arrival);
+  const strongest = arrivals.reduce((a, b) => (b.gainDb > a.gainDb ? b : a));
+  const response = logFrequenciesHz(POINTS).map((hz) => ({
+    hz,
+    db: Math.max(LOWEST_DB, responseDb(arrivals, hz, sampleRateHz) - strongest.gainDb),
+  }));
+  const levels = response.map(({ db }) => db);
+  return {
+    ways: ways
+      .map(({ through, arrival }) => {
+        const late = arrival.alignedSamples - strongest.alignedSamples;
+        return {
+          through,
+          lateSamples: late,
+          lateMs: msFromSamples(late, sampleRateHz),
+          levelDb: arrival.gainDb - strongest.gainDb,
+          inverted: arrival.inverted !== strongest.inverted,
+        };
+      })
+      .sort((a, b) => b.levelDb - a.levelDb),
+    notchesHz,
+    dipDb: Math.min(...levels),
+    peakDb: Math.max(...levels),
+    response,
+  };
+}
+
+/** Ways of one source through the rig that come together, the deepest comb of each bus. */
+function waysThatMeet(context: WorkedScene): readonly MeetingView[] {
+  const { graph, field, rig, session } = context;
+  const naming = namingOf(rig, session, graph);
+  const rate = session.sampleRateHz;
+  return worstMeetings(context, (meeting) => {
+    const deepest = deepestComb(meeting, rate);
+    return deepest === undefined ? undefined : { ...deepest, worth: -deepest.comb.dipDb };
+  }).map(({ meeting, lane, judged: { comb } }) => {
+    const source = entityName(naming, sourceRef(context, field.sources[meeting.source]));
+    const id = laneIdAt(context, lane);
+    const through = (edge: number): string => graph.lanes[graph.edges[edge]?.from ?? -1]?.name ?? 'here';
+    return {
+      ...{ key: `${source} ${id}`, lane: id, source, place: graph.lanes[lane]?.name ?? id, of: 'ways' },
+      ...figuresOf(
+        meeting.ways.map(({ edge, arrival }) => ({ through: through(edge), arrival })),
+        comb,
+        rate,
+      ),
+    };
+  });
+}
+
+/** Close and distant microphones of one sound, where they come together. */
+function microphonesThatMeet(context: WorkedScene): readonly MeetingView[] {
+  const { graph, field, session } = context;
+  const rate = session.sampleRateHz;
+  return soundMeetings(session, graph, field).flatMap(({ lane, sound, ways }): readonly MeetingView[] => {
+    const deepest = deepestComb({ ways }, rate);
+    if (deepest === undefined) return [];
+    const id = laneIdAt(context, lane);
+    return [
+      {
+        ...{ key: `microphones ${sound} ${id}`, lane: id, source: sound, of: 'microphones' },
+        place: graph.lanes[lane]?.name ?? id,
+        ...figuresOf(
+          ways.map(({ thread, arrival }) => ({ through: threadName(thread), arrival })),
+          deepest.comb,
+          rate,
+        ),
+      },
+    ];
+  });
+}
+
+/** Everything that meets a later copy of itself. */
+export const meetingViews = (context: WorkedScene): readonly MeetingView[] => [
+  ...waysThatMeet(context),
+  ...microphonesThatMeet(context),
+];

@@ -1,0 +1,43 @@
+import type { EditJson } from '@ft/core/edits/editKind';
+import type { ScenePlace } from '@ft/core/session/scenePlace';
+import { findScene } from '@ft/core/session/scenePlace';
+import { compareScenes } from '@ft/core/views/scenes/compareScenes';
+import type { SceneComparison } from '@ft/core/views/scenes/comparison';
+import type { NewScene, SceneStart } from '@ft/core/actions/scenes/sceneEdits';
+import { newSceneEdits, threadInSceneEdits } from '@ft/core/actions/scenes/sceneEdits';
+import { ALL_NORMALS, floorScene } from '@ft/core/repatch/floorScene';
+import type { SceneId, ThreadId } from '@ft/core/rig/ids';
+import type { Scene, Session } from '@ft/core/session/sessionSchema';
+import type { WorkerState } from './worker-state';
+
+/** What can be put on either side of a comparison. */
+export type Side = ScenePlace | 'floor' | 'all-normals';
+
+/** What the screens of the scenes may ask. */
+export interface SceneAnswers {
+  newScene(name: string, start: SceneStart): NewScene | undefined;
+  threadInScene(thread: ThreadId, scene: SceneId, isIn: boolean): readonly EditJson[];
+  compare(left: Side, right: Side): SceneComparison | undefined;
+}
+
+/** Answers about the scenes of the studio last planned. */
+export function createSceneAnswers(there: () => WorkerState): SceneAnswers {
+  /** The floor and the bare rig are looked at with the threads of the scene they are compared with. */
+  const sideOf = (side: Side, other: Side): { session: Session; scene: Scene } | undefined => {
+    const { studio, place } = there();
+    if (typeof side !== 'string') return findScene(studio, side);
+    const beside = findScene(studio, typeof other === 'string' ? place : other);
+    if (beside === undefined) return undefined;
+    const { name, ...state } = side === 'floor' ? floorScene(studio.floor) : ALL_NORMALS;
+    return { session: beside.session, scene: { ...state, id: beside.scene.id, name } };
+  };
+  return {
+    newScene: (name, start) => newSceneEdits(there().studio, there().place, name, start),
+    threadInScene: (thread, scene, isIn) =>
+      threadInSceneEdits(there().studio, { ...there().place, scene }, thread, isIn),
+    compare(left, right) {
+      const [a, b] = [sideOf(left, right), sideOf(right, left)];
+      return a && b && compareScenes(there().studio.rig, a, b);
+    },
+  };
+}

@@ -1,0 +1,46 @@
+import type { EditJson } from '@ft/core/edits/editKind';
+import type { TableReading } from '@ft/core/formats/csv/tableReading';
+import { readTracksCsv, tracksCsv } from '@ft/core/formats/csv/tracksCsv';
+import type { CellEdits } from '@ft/core/actions/mix/trackEdits';
+import {
+  hostEdits,
+  removeBusEdits,
+  removeTrackEdits,
+  templateEdits,
+  trackCellEdits,
+} from '@ft/core/actions/mix/trackEdits';
+import type { TrackRow } from '@ft/core/views/mix/trackView';
+import { trackRows } from '@ft/core/views/mix/trackView';
+import type { TrackField } from '@ft/core/typed/track/trackCells';
+import type { Bus, Track } from '@ft/core/session/daw/trackSchema';
+import type { TrackTemplate } from '@ft/core/session/daw/trackTemplate';
+import type { WorkerState } from './worker-state';
+
+/** What the screen of the DAW's tracks may ask. */
+export interface TrackAnswers {
+  trackRows(): readonly TrackRow[];
+  trackCell(track: Track, field: TrackField, text: string): CellEdits;
+  templateTracks(template: TrackTemplate): readonly EditJson[];
+  removeTrack(track: Track): readonly EditJson[];
+  removeBus(bus: Bus): readonly EditJson[];
+  readTracks(text: string): TableReading;
+  writeTracks(): string;
+}
+
+/** Answers about the tracks of the session last planned. */
+export function createTrackAnswers(there: () => WorkerState): TrackAnswers {
+  const session = (): WorkerState['context']['session'] => there().context.session;
+  const withHost = (): readonly EditJson[] => hostEdits(there().studio.rig, session());
+  return {
+    trackRows: () => trackRows(there().context),
+    trackCell: (track, field, text) => trackCellEdits(session(), track, field, text),
+    templateTracks: (template) => [...withHost(), ...templateEdits(session(), template)],
+    removeTrack: (track) => removeTrackEdits(session(), track),
+    removeBus: (bus) => removeBusEdits(session(), bus),
+    readTracks(text) {
+      const read = readTracksCsv(text, session());
+      return read.ok && read.edits.length > 0 ? { ...read, edits: [...withHost(), ...read.edits] } : read;
+    },
+    writeTracks: () => tracksCsv(session()),
+  };
+}
