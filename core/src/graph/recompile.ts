@@ -1,3 +1,5 @@
+import { alike } from '../edits/alike';
+import { sameValue } from '../edits/sameValue';
 import type { DeviceId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { SettingKey } from '../rig/settings';
@@ -21,15 +23,35 @@ export interface Recompiled {
   readonly renumbered: ReadonlyMap<number, number>;
 }
 
-/** What decides the lanes of a graph, and all edges but those of knobs and cords. */
-const sameGround = (a: Session, b: Session): boolean =>
-  a.tracks === b.tracks &&
-  a.buses === b.buses &&
-  a.host === b.host &&
-  a.hostProfile === b.hostProfile &&
-  a.panLawDb === b.panLawDb &&
-  a.bufferSamples === b.bufferSamples &&
-  a.sampleRateHz === b.sampleRateHz;
+/**
+ * What a session holds that no lane and no edge comes from. Everything else is compiled anew when it changes,
+ * so a field that is added to the session and read by the compiler cannot leave an old graph standing.
+ */
+const BESIDE: ReadonlySet<string> = new Set<keyof Session>([
+  'id',
+  'name',
+  'wordLengthBits',
+  'lineUp',
+  'threads',
+  'scenes',
+  'waivers',
+  'routing',
+  'performers',
+  'readings',
+  'headroomDb',
+  'hearingTable',
+  'automatedConsole',
+]);
+
+/** The same for a scene. Its cords and settings are taken over piece by piece. */
+const BESIDE_A_SCENE: ReadonlySet<string> = new Set<keyof Scene>([
+  'id',
+  'name',
+  'follows',
+  'archived',
+  'cords',
+  'settings',
+]);
 
 /** Devices with a knob that stands elsewhere. */
 function turnedDevices(before: Scene, after: Scene): ReadonlySet<DeviceId> {
@@ -40,25 +62,6 @@ function turnedDevices(before: Scene, after: Scene): ReadonlySet<DeviceId> {
     if (before.settings[key] !== after.settings[key]) turned.add(partsOfSettingKey(key).deviceId);
   return turned;
 }
-
-const sameText = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
-
-const sameLane = (a: Lane | undefined, b: Lane): boolean =>
-  a !== undefined &&
-  sameText([a.output, a.input, a.microphone, a.name], [b.output, b.input, b.microphone, b.name]);
-
-const sameEdge = (a: Edge | undefined, b: Edge): boolean =>
-  a?.from === b.from &&
-  a.to === b.to &&
-  a.closed === b.closed &&
-  a.kind === b.kind &&
-  a.gainDb === b.gainDb &&
-  a.inverts === b.inverts &&
-  a.delaySamples === b.delaySamples &&
-  a.inputNoise === b.inputNoise &&
-  a.outputNoise === b.outputNoise &&
-  a.cord === b.cord &&
-  a.thread === b.thread;
 
 /** Takes a compiled graph to the next scene, piece by piece. */
 class Step {
@@ -91,9 +94,9 @@ class Step {
     if (device === undefined || was === undefined) return false;
     const now = deviceParts(device, knobsByDevice(this.scene)(device.id), laneBase[place] ?? 0);
     if (now.lanes.length !== was.lanes.length || now.routes.length !== was.routes.length) return false;
-    if (!sameText(now.stations, was.stations)) return false;
+    if (!sameValue(now.stations, was.stations)) return false;
     for (const lane of now.lanes)
-      if (!sameLane(this.lanes[lane.index], lane)) {
+      if (!sameValue(this.lanes[lane.index], lane)) {
         this.lanes[lane.index] = lane;
         this.touched.add(lane.index);
       }
@@ -122,7 +125,7 @@ class Step {
 
   private put(edge: Edge): void {
     const was = this.edges[edge.index];
-    if (sameEdge(was, edge)) return;
+    if (sameValue(was, edge)) return;
     this.edges[edge.index] = edge;
     this.touch(edge);
     if (was === undefined) this.rejoined = true;
@@ -146,7 +149,7 @@ class Step {
         const edge = this.mended(bare);
         const old = was.get(cord.id);
         was.delete(cord.id);
-        const isSame = sameEdge(old, edge);
+        const isSame = sameValue(old, edge);
         if (isSame && old !== undefined && old.index !== edge.index)
           this.renumbered.set(old.index, edge.index);
         if (!isSame) for (const each of [old, edge]) if (each !== undefined) this.touch(each);
@@ -207,7 +210,8 @@ export function recompile(before: SignalGraph, rig: Rig, session: Session, scene
     touched: undefined,
     renumbered: new Map(),
   });
-  if (compiled?.rig !== rig || !sameGround(compiled.session, session)) return whole();
+  if (compiled?.rig !== rig || !alike(compiled.session, session, BESIDE)) return whole();
+  if (!alike(compiled.scene, scene, BESIDE_A_SCENE)) return whole();
   if (compiled.scene === scene) return { graph: before, touched: new Set(), renumbered: new Map() };
   const step = new Step(compiled, session, scene);
   const turned = turnedDevices(compiled.scene, scene);

@@ -1,3 +1,4 @@
+import { alike } from '../edits/alike';
 import type { Scene, Session, Thread } from '../session/sessionSchema';
 import type { SettingKey } from '../rig/settings';
 
@@ -25,15 +26,6 @@ const BESIDE: ReadonlySet<string> = new Set<keyof Session>([
   'threads',
   'scenes',
 ]);
-
-/** Whether two objects hold the same under every key but some. */
-function alike<T extends object>(a: T, b: T, but: ReadonlySet<string>): boolean {
-  if (a === b) return true;
-  const [one, other] = [a, b] as readonly Readonly<Record<string, unknown>>[];
-  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every(
-    (key) => but.has(key) || one?.[key] === other?.[key],
-  );
-}
 
 interface Place {
   readonly session: Session;

@@ -15,6 +15,7 @@ import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/builtDemo';
 import type { Dice } from '../fixtures/seeded';
 import { seeded } from '../fixtures/seeded';
 import { seedsFrom1 } from '../fixtures/seeds';
+import { told } from '../fixtures/told';
 
 const PLACE = SALTGLASS_PLACE;
 const sceneOf = (studio: Studio) => findScene(studio, PLACE)!;
@@ -80,22 +81,6 @@ function trackField(studio: Studio, dice: Dice): readonly EditJson[] {
 }
 
 const KINDS = [turnKnob, turnKnob, turnKnob, pull, repin, threadField, trackField] as const;
-
-/** Everything of a context that may be compared: what was taken over must be what is worked out. */
-const told = ({ graph, threads, field, nets, clocks, insertTrips, gone }: WorkedScene) => ({
-  edges: graph.edges,
-  lanes: graph.lanes,
-  outgoing: graph.outgoing,
-  plugAt: graph.plugAt,
-  threads,
-  nets,
-  clocks,
-  gone,
-  trips: insertTrips.map(({ track, ...trip }) => ({ ...trip, track: track.id })),
-  arrivals: field.arrivals,
-  meetings: field.meetings,
-  noise: [...field.noisePower],
-});
 
 describe('a context taken over from the one before', () => {
   // Seeds that once failed are kept by name.
