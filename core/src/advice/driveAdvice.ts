@@ -2,6 +2,7 @@ import type { WorkedScene } from '../scene/workedScene';
 import { settingsOf } from '../rig/buildDevice';
 import type { GraphStation } from '../graph/signalGraph';
 import { initialOf, settingKeyOf } from '../rig/settings';
+import { maxLevel } from '../levels/maxLevel';
 import { laneSum } from '../levels/laneSum';
 
 /** A way to drive a summing input harder or softer with the balance as it is. */
@@ -37,7 +38,8 @@ export function driveAdvice(context: WorkedScene, station: GraphStation): DriveA
     scene.settings[settingKeyOf(station.device, spec.setting, station.channel)] ??
     initialOf(spec, station.channel);
   if (typeof now !== 'number') return undefined;
-  const max = graph.lanes[station.in]?.input?.maxDbu;
+  const input = graph.lanes[station.in];
+  const max = input && maxLevel(input);
   const room = (trimDb: number): Pick<DriveChoice, 'headroomDb'> =>
     peak === undefined || max === undefined ? {} : { headroomDb: max - peak - trimDb };
   const positions = spec.range?.positions ?? [];

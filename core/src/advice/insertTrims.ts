@@ -1,6 +1,7 @@
 import type { WorkedScene } from '../scene/workedScene';
 import type { InsertTrip } from '../timing/insertTrips';
 import { isAnalogue } from '../rig/medium';
+import { maxLevel } from '../levels/maxLevel';
 import { laneSum } from '../levels/laneSum';
 
 /** Trims of a hardware slot that put its unit at a level, and what it stands at now. */
@@ -34,7 +35,8 @@ export function insertTrims(
   const sum = laneSum(field, entry.to);
   if (sum.nominal === undefined) return undefined;
   const change = Math.round((sweetDbu - sum.nominal) * 10) / 10;
-  const max = graph.lanes[entry.to]?.input?.maxDbu;
+  const unit = graph.lanes[entry.to];
+  const max = unit && maxLevel(unit);
   return {
     unit: entry.to,
     nowDbu: sum.nominal,

@@ -22,7 +22,7 @@ export function noiseShares(
   path: readonly Edge[],
   { rungs }: Ladder,
 ): readonly NoiseShare[] {
-  const gains = path.map((edge, i) => stepDb(rungs, i) ?? edge.gainDb);
+  const gains = rungs.slice(1).map(({ gainDb }) => gainDb);
   const after = (from: number): number => gains.slice(from).reduce((sum, db) => sum + db, 0);
   const made: Omit<NoiseShare, 'share'>[] = [];
   const source = graph.lanes[start]?.output?.noiseDbu;
@@ -37,24 +37,4 @@ export function noiseShares(
   return made
     .map((each) => ({ ...each, share: 10 ** (each.atEnd / 10) / total }))
     .sort((a, b) => b.share - a.share);
-}
-
-/** The change of level over the i-th edge of a path: its terms added up. */
-function stepDb(rungs: Ladder['rungs'], i: number): number | undefined {
-  const terms = rungs[i + 1]?.terms;
-  if (terms === undefined) return undefined;
-  const [from, to] = [rungs[i]?.unit, rungs[i + 1]?.unit];
-  return terms.reduce((sum, term) => {
-    switch (term.kind) {
-      case 'loading':
-        return sum + term.lossDb;
-      case 'gain':
-      case 'one-leg':
-        return sum + term.gainDb;
-      case 'reference':
-        return sum + (from === 'dBu' && to === 'dBFS' ? -term.referenceDbu : term.referenceDbu);
-      default:
-        return sum;
-    }
-  }, 0);
 }

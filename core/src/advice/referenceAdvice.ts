@@ -2,8 +2,8 @@ import type { WorkedScene } from '../scene/workedScene';
 import { referenceKnob } from '../scene/referenceOf';
 import type { Edge, GraphStation } from '../graph/signalGraph';
 import type { StationId } from '../rig/ids';
-import { loadingOf } from '../levels/loadingOf';
-import { maxOf } from '../levels/sumLanes';
+import { driverBehind, edgeStep, noiseBehind } from '../levels/edgeStep';
+import { maxLevel } from '../levels/maxLevel';
 
 /** A reference level for both ends of a round trip, and what it does to the outboard in between. */
 export interface ReferenceChoice {
@@ -38,16 +38,18 @@ interface Between {
 function between(context: WorkedScene, path: readonly Edge[], from: number, to: number): Between {
   const { graph } = context;
   let [gainDb, noise] = [0, 0];
+  let driver = graph.lanes[from];
   let weakest: Between['weakest'] = { roomDbu: Infinity };
   const first = path.findIndex((edge) => edge.from === from);
   const last = path.findIndex((edge) => edge.to === to);
   for (const edge of path.slice(first, last + 1)) {
-    const step = edge.gainDb + (edge.passive ? (loadingOf(graph, edge.from)?.lossDb ?? 0) : 0);
-    gainDb += step;
-    noise = noise * 10 ** (step / 10) + (edge.outputNoise === undefined ? 0 : 10 ** (edge.outputNoise / 10));
+    const step = edgeStep(graph, edge, driver);
+    gainDb += step.gainDb;
+    noise = noiseBehind(noise, edge, step.gainDb);
+    driver = driverBehind(graph, edge, driver);
     const lane = graph.lanes[edge.to];
     // The converter's own input moves with the reference: it is not what limits.
-    const max = lane === undefined || edge.to === to ? undefined : maxOf(lane);
+    const max = lane === undefined || edge.to === to ? undefined : maxLevel(lane);
     if (max !== undefined && max - gainDb < weakest.roomDbu)
       weakest = { lane: edge.to, roomDbu: max - gainDb };
   }

@@ -1,13 +1,14 @@
 import type { Edge, Lane, SignalGraph } from '../graph/signalGraph';
 import { isAnalogue } from '../rig/medium';
 import { peakOnSineScale } from '../units/analogueLevel';
-import { powerSumDb } from '../units/decibel';
-import { microphoneDbu } from '../units/soundLevel';
-import { oneLegAt } from './oneLeg';
+import { powerOfDb } from '../units/decibel';
+import type { EdgeStep } from './edgeStep';
+import { driverBehind, edgeStep, noiseBehind } from './edgeStep';
+import { maxLevel } from './maxLevel';
 import type { SourceLevel } from './sourceLevel';
 import { airSamples, startLevel } from './sourceLevel';
 import type { Loading } from './loadingOf';
-import { loadingOf, loadingUnknown } from './loadingOf';
+import { loadingUnknown } from './loadingOf';
 
 /** One step of the arithmetic that leads to a rung, for a reader who redoes it on paper. */
 export type Term =
@@ -27,6 +28,8 @@ export interface Rung {
   /** The edge that leads here; the first rung has none. */
   readonly edge?: number;
   readonly unit: 'dBu' | 'dBFS';
+  /** What the edge that leads here changed, its joint included; 0 at the first rung. */
+  readonly gainDb: number;
   readonly nominal?: number;
   readonly peak?: number;
   readonly noise?: number;
@@ -58,17 +61,7 @@ export interface Ladder {
   readonly worst: number;
 }
 
-const DIGITAL_MAX_DBFS = 0;
-
 const unitOf = (lane: Lane): 'dBu' | 'dBFS' => (lane.medium === 'digital' ? 'dBFS' : 'dBu');
-
-function maxAt(lane: Lane): number | undefined {
-  if (lane.medium === 'digital') return DIGITAL_MAX_DBFS;
-  const microphone = lane.microphone;
-  if (microphone?.maxDbSpl !== undefined)
-    return microphoneDbu(microphone.sensitivityDbu, microphone.maxDbSpl);
-  return lane.output?.maxDbu ?? lane.input?.maxDbu;
-}
 
 /** Optional figures: present only when known, so that unknown never turns into a number. */
 function figures(
@@ -87,28 +80,17 @@ function figures(
   };
 }
 
-const shifted = (level: number | undefined, byDb: number): number | undefined =>
-  level === undefined ? undefined : level + byDb;
-
-const summed = (level: number | undefined, added: number | undefined): number | undefined =>
-  level === undefined || added === undefined ? level : powerSumDb([level, added]);
-
-/** How an edge changes level, as arithmetic and as one figure. */
-function stepOf(
-  graph: SignalGraph,
-  edge: Edge,
-  loading: Loading | undefined,
-  legDb: number,
-): { terms: readonly Term[]; db: number } {
+/** How an edge changes level, as arithmetic for a reader. */
+function termsOf(graph: SignalGraph, edge: Edge, { loading, oneLegDb }: EdgeStep): readonly Term[] {
   const terms: Term[] = loading === undefined ? [] : [{ kind: 'loading', ...loading }];
-  if (legDb !== 0) terms.push({ kind: 'one-leg', gainDb: legDb });
+  if (oneLegDb !== 0) terms.push({ kind: 'one-leg', gainDb: oneLegDb });
   const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
   if (!edge.passive && from !== undefined && to !== undefined) {
     const changesScale = isAnalogue(from.medium) !== isAnalogue(to.medium);
     if (changesScale) terms.push({ kind: 'reference', referenceDbu: Math.abs(edge.gainDb) });
     else terms.push({ kind: 'gain', gainDb: edge.gainDb });
   }
-  return { terms, db: edge.gainDb + (loading?.lossDb ?? 0) + legDb };
+  return terms;
 }
 
 function firstTerms(lane: Lane, source: SourceLevel, delaySamples: number): readonly Term[] {
@@ -139,7 +121,7 @@ function gapsOf(
   if (source.crestDb === undefined) gaps.push({ code: 'crest-unknown', lane: start.index });
   if (isAnalogue(start.medium) && start.output?.noiseDbu === undefined)
     gaps.push({ code: 'noise-unknown', lane: start.index });
-  if (start.microphone !== undefined && maxAt(start) === undefined)
+  if (start.microphone !== undefined && maxLevel(start) === undefined)
     gaps.push({ code: 'max-unknown', lane: start.index });
   for (const edge of path) {
     const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
@@ -147,7 +129,7 @@ function gapsOf(
     if (edge.passive && from?.output !== undefined && loadingUnknown(graph, from.index))
       gaps.push({ code: 'impedance-unknown', lane: from.index });
     // A point inside a device has the maximum of the connectors around it, unless it is given one.
-    if (to !== undefined && to.face !== 'inside' && isAnalogue(to.medium) && maxAt(to) === undefined)
+    if (to !== undefined && to.face !== 'inside' && isAnalogue(to.medium) && maxLevel(to) === undefined)
       gaps.push({ code: 'max-unknown', lane: to.index });
   }
   return gaps;
@@ -184,35 +166,37 @@ export function ladder(
   const first = graph.lanes[start];
   if (first === undefined) return { rungs: [], gaps: [], worst: -1 };
   let nominal = startLevel(first, source);
-  let noise = summed(first.output?.noiseDbu, path[0]?.inputNoise);
+  let noisePower = first.output?.noiseDbu === undefined ? undefined : powerOfDb(first.output.noiseDbu);
   let delaySamples = airSamples(source, graph.sampleRateHz);
-  let driver = first;
+  let driver: Lane | undefined = first;
   let inverted = false;
-  const base = {
-    lane: start,
-    unit: unitOf(first),
-    delaySamples,
-    inverted,
-    terms: firstTerms(first, source, delaySamples),
-  };
-  const rungs: Rung[] = [{ ...base, ...figures(nominal, noise, source.crestDb, maxAt(first)) }];
+  /** The noise at a lane, that of the input it leads into included. */
+  const noiseAt = (next: Edge | undefined): number | undefined =>
+    noisePower === undefined
+      ? undefined
+      : 10 * Math.log10(noisePower + (next?.inputNoise === undefined ? 0 : powerOfDb(next.inputNoise)));
+  const rungs: Rung[] = [
+    {
+      ...{ lane: start, unit: unitOf(first), gainDb: 0, delaySamples, inverted },
+      terms: firstTerms(first, source, delaySamples),
+      ...figures(nominal, noiseAt(path[0]), source.crestDb, maxLevel(first)),
+    },
+  ];
   path.forEach((edge, i) => {
     const lane = graph.lanes[edge.to];
     if (lane === undefined) return;
-    const legDb = oneLegAt(driver, edge, lane);
-    const { terms, db } = stepOf(
-      graph,
-      edge,
-      edge.passive && graph.lanes[edge.from]?.output !== undefined ? loadingOf(graph, edge.from) : undefined,
-      legDb,
-    );
-    if (lane.medium !== 'any') driver = lane;
-    nominal = shifted(nominal, db);
-    noise = summed(summed(shifted(noise, db), edge.outputNoise), path[i + 1]?.inputNoise);
+    const step = edgeStep(graph, edge, driver);
+    const { gainDb } = step;
+    driver = driverBehind(graph, edge, driver);
+    nominal = nominal === undefined ? undefined : nominal + gainDb;
+    noisePower = noisePower === undefined ? undefined : noiseBehind(noisePower, edge, gainDb);
     delaySamples += edge.delaySamples;
     inverted = inverted !== edge.inverts;
-    const rung = { lane: edge.to, edge: edge.index, unit: unitOf(lane), delaySamples, inverted, terms };
-    rungs.push({ ...rung, ...figures(nominal, noise, source.crestDb, maxAt(lane)) });
+    rungs.push({
+      ...{ lane: edge.to, edge: edge.index, unit: unitOf(lane), gainDb, delaySamples, inverted },
+      terms: termsOf(graph, edge, step),
+      ...figures(nominal, noiseAt(path[i + 1]), source.crestDb, maxLevel(lane)),
+    });
   });
   return { rungs, gaps: gapsOf(graph, first, source, path), worst: worstRung(rungs) };
 }

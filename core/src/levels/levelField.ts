@@ -1,10 +1,10 @@
 import type { SignalOrder } from '../graph/signalOrder';
 import { signalOrder } from '../graph/signalOrder';
 import type { Edge, SignalGraph } from '../graph/signalGraph';
+import { powerOfDb } from '../units/decibel';
 import type { Arrival } from './arrival';
 import { merged } from './arrival';
-import { loadingOf } from './loadingOf';
-import { oneLegAt } from './oneLeg';
+import { edgeStep, noiseBehind } from './edgeStep';
 import type { SoundSource } from './soundSources';
 
 /** A lane where one source comes in by several edges. */
@@ -27,17 +27,6 @@ export interface LevelField {
   readonly meetings: readonly Meeting[];
   /** Nothing is carried over edges that close loops. */
   readonly order: SignalOrder;
-}
-
-const powerOf = (db: number): number => 10 ** (db / 10);
-
-/** The gain of an edge with what its joint loses, both sides of it known. */
-function edgeGainDb(graph: SignalGraph, edge: Edge, drivers: Int32Array): number {
-  if (!edge.passive) return edge.gainDb;
-  const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
-  const loss = from?.output?.sourceOhm === undefined ? 0 : (loadingOf(graph, edge.from)?.lossDb ?? 0);
-  const driver = graph.lanes[drivers[edge.from] ?? -1];
-  return edge.gainDb + loss + (driver === undefined || to === undefined ? 0 : oneLegAt(driver, edge, to));
 }
 
 const carried = (arrival: Arrival, edge: Edge, gainDb: number): Arrival => ({
@@ -91,7 +80,7 @@ class FieldWork {
     const here = graph.lanes[lane];
     const isCopper = here?.medium === 'any';
     const noiseDbu = here?.output?.noiseDbu;
-    let noise = noiseDbu === undefined ? 0 : powerOf(noiseDbu);
+    let noise = noiseDbu === undefined ? 0 : powerOfDb(noiseDbu);
     const coming: { edge: number; arrivals: readonly Arrival[] }[] = [];
     const own = this.startsAt.get(lane);
     const from = this.sources[own ?? -1];
@@ -102,8 +91,8 @@ class FieldWork {
     for (let i = start[lane] ?? 0; i < (start[lane + 1] ?? 0); i++) {
       const edge = graph.edges[list[i] ?? -1];
       if (edge?.closed !== true || this.loopEdges.has(edge.index)) continue;
-      const gainDb = edgeGainDb(graph, edge, drivers);
-      noise += noiseOver(edge, noisePower[edge.from] ?? 0, gainDb);
+      const { gainDb } = edgeStep(graph, edge, graph.lanes[drivers[edge.from] ?? -1]);
+      noise += noiseBehind(noisePower[edge.from] ?? 0, edge, gainDb);
       const heard = arrivals[edge.from];
       if (heard !== undefined)
         coming.push({ edge: edge.index, arrivals: heard.map((each) => carried(each, edge, gainDb)) });
@@ -197,10 +186,3 @@ const sourceArrival = (source: number, { delaySamples }: SoundSource): Arrival =
   alignedSamples: delaySamples,
   inverted: false,
 });
-
-/** Noise power behind an edge. */
-function noiseOver(edge: Edge, before: number, gainDb: number): number {
-  const into = edge.inputNoise === undefined ? before : before + powerOf(edge.inputNoise);
-  const added = edge.outputNoise === undefined ? 0 : powerOf(edge.outputNoise);
-  return (gainDb === 0 ? into : into * powerOf(gainDb)) + added;
-}

@@ -1,9 +1,5 @@
-import type { Lane, SignalGraph } from '../graph/signalGraph';
+import type { SignalGraph } from '../graph/signalGraph';
 import type { LevelField } from './levelField';
-
-/** The greatest level of a lane, in its unit; undefined where it is not known. */
-export const maxOf = ({ medium, output, input }: Lane): number | undefined =>
-  medium === 'digital' ? 0 : (output?.maxDbu ?? input?.maxDbu);
 
 /** Whether something is added at a lane: more than one edge brings sound to it. */
 export function isSum(graph: SignalGraph, field: LevelField, lane: number): boolean {

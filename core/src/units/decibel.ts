@@ -1,6 +1,9 @@
 /** Ratio of two voltages (or pressures) to decibels. 0 gives -Infinity. */
 export const dbFromVoltageRatio = (ratio: number): number => 20 * Math.log10(ratio);
 
+/** Decibels to a power ratio. */
+export const powerOfDb = (db: number): number => 10 ** (db / 10);
+
 /** Decibels to a voltage ratio. */
 export const voltageRatioFromDb = (db: number): number => 10 ** (db / 20);
 

@@ -1,6 +1,7 @@
 import { laneSum } from '../../levels/laneSum';
 import type { LaneSum } from '../../levels/laneSum';
-import { addingLanes, isSum, maxOf } from '../../levels/sumLanes';
+import { maxLevel } from '../../levels/maxLevel';
+import { addingLanes, isSum } from '../../levels/sumLanes';
 import type { Lane } from '../../graph/signalGraph';
 import { edgesFrom } from '../../graph/walk';
 import { TOLERANCE } from '../../units/tolerance';
@@ -24,7 +25,7 @@ function overFrom({ graph, field }: WorkedScene, start: number): Over | undefine
   for (const at of ahead) {
     const lane = graph.lanes[at];
     if (lane === undefined || (at !== start && isSum(graph, field, at))) continue;
-    const max = maxOf(lane);
+    const max = maxLevel(lane);
     if (max === undefined) {
       for (const { to } of edgesFrom(graph, at)) ahead.add(to);
       continue;

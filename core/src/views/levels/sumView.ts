@@ -2,7 +2,8 @@ import type { WorkedScene } from '../../scene/workedScene';
 import { entityName, namingOf } from '../../words/naming';
 import { sourceRef } from '../../scene/places';
 import { arrivalsAt, bySource, laneSum, togetherDb } from '../../levels/laneSum';
-import { maxOf, sumLanes } from '../../levels/sumLanes';
+import { maxLevel } from '../../levels/maxLevel';
+import { sumLanes } from '../../levels/sumLanes';
 import type { StationRole } from '../../rig/deviceModel';
 import type { LaneId } from '../../rig/ids';
 import { peakOnSineScale } from '../../units/analogueLevel';
@@ -30,7 +31,7 @@ function rowOf(context: WorkedScene, index: number): SumRow | undefined {
   const lane = graph.lanes[index];
   if (lane === undefined) return undefined;
   const { sources, ...sum } = laneSum(field, index);
-  const max = maxOf(lane);
+  const max = maxLevel(lane);
   return {
     lane: lane.id,
     name: lane.name,
