@@ -4,6 +4,7 @@ import type { Problem } from '../session/problem';
 import { newBreaks, rigBreaks } from '../session/rigBreaks';
 import type { Studio } from '../session/studioSchema';
 import type { EditJson } from './editKind';
+import { holderOf } from './holderOf';
 import { editKindNamed, EDIT_KINDS } from './registry';
 import { placeName } from './placeName';
 import type { Applied } from './refusal';
@@ -36,14 +37,12 @@ function applyOne(studio: Studio, edit: EditJson): Applied<Studio> {
   return kind.apply(studio, edit);
 }
 
-const RIG_EDIT = /^(room|device|hardwire|stock|adaptor|fault)\./;
-
 /**
  * Places in sessions that a change would point at things the rig does not have. Taking gear out of the
  * rig leaves such places behind, and the checks name them; only a change to sessions may not make any.
  */
 function brokenBy(before: Studio, after: Studio, edits: readonly EditJson[]): readonly Problem[] {
-  if (edits.some(({ type }) => RIG_EDIT.test(type)) || before.sessions === after.sessions) return [];
+  if (edits.some(({ type }) => holderOf(type) === 'rig') || before.sessions === after.sessions) return [];
   const breaks = rigBreaks(after);
   return breaks.length === 0 ? [] : newBreaks(rigBreaks(before), breaks);
 }

@@ -1,3 +1,4 @@
+import { LIST_NAMES } from '../session/lists';
 import { addEdit } from './addEdit';
 import type { EditJson, EditKind } from './editKind';
 import { floorSet } from './floorSet';
@@ -5,7 +6,7 @@ import { removeEdit } from './removeEdit';
 import { setEdit } from './setEdit';
 import { floorSettingSet, settingSet } from './settingSet';
 import type { Shelf } from './shelf';
-import { SHELVES } from './shelf';
+import { shelfOf } from './shelf';
 import { studioSet } from './studioSet';
 
 type AnyKind = EditKind<EditJson>;
@@ -17,27 +18,11 @@ const onShelf = (shelf: Shelf): readonly AnyKind[] =>
 /** Every kind of edit there is. */
 export const EDIT_KINDS: readonly AnyKind[] = [
   studioSet,
-  ...onShelf(SHELVES.room),
-  ...onShelf(SHELVES.device),
-  ...onShelf(SHELVES.hardwire),
-  ...onShelf(SHELVES.stock),
-  ...onShelf(SHELVES.adaptor),
-  ...onShelf(SHELVES.fault),
-  ...onShelf(SHELVES.plug),
-  ...onShelf(SHELVES.precaution),
-  ...onShelf(SHELVES.session),
-  ...onShelf(SHELVES.thread),
-  ...onShelf(SHELVES.scene),
-  ...onShelf(SHELVES.waiver),
-  ...onShelf(SHELVES.cord),
-  ...onShelf(SHELVES.track),
-  ...onShelf(SHELVES.bus),
-  ...onShelf(SHELVES.performer),
-  ...onShelf(SHELVES.reading),
+  ...LIST_NAMES.flatMap((name) => onShelf(shelfOf(name))),
   settingSet,
   floorSettingSet,
   floorSet,
-];
+] as unknown as readonly AnyKind[];
 
 const byType: ReadonlyMap<string, AnyKind> = new Map(EDIT_KINDS.map((kind) => [kind.type, kind]));
 

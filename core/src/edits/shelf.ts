@@ -1,20 +1,8 @@
 import type * as z from 'zod';
 import { sceneIdSchema, sessionIdSchema } from '../rig/ids';
-import {
-  adaptorSchema,
-  deviceSchema,
-  faultSchema,
-  hardwireSchema,
-  roomSchema,
-  stockSchema,
-} from '../rig/rigSchema';
-import type { Rig } from '../rig/rigSchema';
-import { busSchema, trackSchema } from '../session/daw/trackSchema';
-import { cordSchema, sceneSchema, sessionSchema, threadSchema, waiverSchema } from '../session/sessionSchema';
 import type { Floor } from '../session/floorSchema';
-import { performerSchema } from '../session/performerSchema';
-import { readingSchema } from '../session/readingSchema';
-import { floorCordSchema, precautionSchema } from '../session/floorSchema';
+import type { ListHolder, ListName, ListRow } from '../session/lists';
+import { LISTS } from '../session/lists';
 import type { Scene, Session } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
 
@@ -29,12 +17,12 @@ export interface Place {
 }
 
 /** A list of things with ids somewhere in a studio: how to find it, replace it, and check what goes on it. */
-export interface Shelf<T extends Item = Item> {
+export interface Shelf {
   readonly name: string;
   readonly place: z.ZodRawShape;
-  readonly item: z.ZodType<T>;
-  get(studio: Studio, place: Place): readonly T[] | undefined;
-  put(studio: Studio, place: Place, items: readonly T[]): Studio;
+  readonly item: z.ZodType<Item>;
+  get(studio: Studio, place: Place): readonly Item[] | undefined;
+  put(studio: Studio, place: Place, items: readonly Item[]): Studio;
 }
 
 const replace = <T extends Item>(items: readonly T[], id: string | undefined, change: (item: T) => T): T[] =>
@@ -57,39 +45,13 @@ export const inScene = (studio: Studio, place: Place, change: (scene: Scene) => 
     scenes: replace(session.scenes, place.scene, change),
   }));
 
-const sessionOf = (studio: Studio, { session }: Place): Session | undefined =>
-  studio.sessions.find((candidate) => candidate.id === session);
+function sessionOf(studio: Studio, { session }: Place): Session | undefined {
+  return studio.sessions.find((candidate) => candidate.id === session);
+}
 
 /** The scene a place names, if it is there. */
 export const sceneOf = (studio: Studio, place: Place): Scene | undefined =>
   sessionOf(studio, place)?.scenes.find((candidate) => candidate.id === place.scene);
-
-function rigShelf<K extends keyof Rig>(
-  name: string,
-  key: K,
-  item: z.ZodType<Rig[K][number]>,
-): Shelf<Rig[K][number]> {
-  return {
-    name,
-    place: {},
-    item,
-    get: (studio) => studio.rig[key],
-    put: (studio, _place, items) => ({ ...studio, rig: { ...studio.rig, [key]: items } }),
-  };
-}
-
-function sessionShelf<
-  K extends 'threads' | 'scenes' | 'waivers' | 'tracks' | 'buses' | 'performers' | 'readings',
->(name: string, key: K, item: z.ZodType<Session[K][number]>): Shelf<Session[K][number]> {
-  return {
-    name,
-    place: { session: sessionIdSchema },
-    item,
-    get: (studio, place) => sessionOf(studio, place)?.[key],
-    put: (studio, place, items) =>
-      inSession(studio, place.session, (session) => ({ ...session, [key]: items })),
-  };
-}
 
 /** Changes what is on the floor. */
 export const onFloor = (studio: Studio, change: Partial<Floor>): Studio => ({
@@ -97,53 +59,52 @@ export const onFloor = (studio: Studio, change: Partial<Floor>): Studio => ({
   floor: { ...studio.floor, ...change },
 });
 
-function floorShelf<K extends 'cords' | 'precautions'>(
-  name: string,
-  key: K,
-  item: z.ZodType<Floor[K][number]>,
-): Shelf<Floor[K][number]> {
-  return {
-    name,
-    place: {},
-    item,
-    get: (studio) => studio.floor[key],
-    put: (studio, _place, items) => onFloor(studio, { [key]: items }),
-  };
+/** One kind of holder: how an edit names one, and how it is found and changed. */
+interface Holder {
+  readonly place: z.ZodRawShape;
+  get(studio: Studio, place: Place): object | undefined;
+  put(studio: Studio, place: Place, fields: object): Studio;
 }
 
-const sessions: Shelf<Session> = {
-  name: 'session',
-  place: {},
-  item: sessionSchema,
-  get: (studio) => studio.sessions,
-  put: (studio, _place, items) => ({ ...studio, sessions: [...items] }),
+const HOLDERS: Readonly<Record<ListHolder, Holder>> = {
+  rig: {
+    place: {},
+    get: ({ rig }) => rig,
+    put: (studio, _place, fields) => ({ ...studio, rig: { ...studio.rig, ...fields } }),
+  },
+  floor: {
+    place: {},
+    get: ({ floor }) => floor,
+    put: (studio, _place, fields) => onFloor(studio, fields),
+  },
+  studio: {
+    place: {},
+    get: (studio) => studio,
+    put: (studio, _place, fields) => ({ ...studio, ...fields }),
+  },
+  session: {
+    place: { session: sessionIdSchema },
+    get: sessionOf,
+    put: (studio, place, fields) =>
+      inSession(studio, place.session, (session) => ({ ...session, ...fields })),
+  },
+  scene: {
+    place: { session: sessionIdSchema, scene: sceneIdSchema },
+    get: sceneOf,
+    put: (studio, place, fields) => inScene(studio, place, (scene) => ({ ...scene, ...fields })),
+  },
 };
 
-const cords: Shelf<Scene['cords'][number]> = {
-  name: 'cord',
-  place: { session: sessionIdSchema, scene: sceneIdSchema },
-  item: cordSchema,
-  get: (studio, place) => sceneOf(studio, place)?.cords,
-  put: (studio, place, items) => inScene(studio, place, (scene) => ({ ...scene, cords: [...items] })),
-};
-
-/** Every list that edits can change. */
-export const SHELVES = {
-  room: rigShelf('room', 'rooms', roomSchema),
-  device: rigShelf('device', 'devices', deviceSchema),
-  hardwire: rigShelf('hardwire', 'hardwires', hardwireSchema),
-  stock: rigShelf('stock', 'cords', stockSchema),
-  adaptor: rigShelf('adaptor', 'adaptors', adaptorSchema),
-  fault: rigShelf('fault', 'faults', faultSchema),
-  plug: floorShelf('plug', 'cords', floorCordSchema),
-  precaution: floorShelf('precaution', 'precautions', precautionSchema),
-  session: sessions,
-  thread: sessionShelf('thread', 'threads', threadSchema),
-  scene: sessionShelf('scene', 'scenes', sceneSchema),
-  waiver: sessionShelf('waiver', 'waivers', waiverSchema),
-  cord: cords,
-  track: sessionShelf('track', 'tracks', trackSchema),
-  bus: sessionShelf('bus', 'buses', busSchema),
-  performer: sessionShelf('performer', 'performers', performerSchema),
-  reading: sessionShelf('reading', 'readings', readingSchema),
-} as const;
+/** The shelf of a list of the table. */
+export function shelfOf(name: ListName): Shelf {
+  const row: ListRow = LISTS[name];
+  const holder = HOLDERS[row.in];
+  return {
+    name,
+    place: holder.place,
+    item: row.item,
+    get: (studio, place) =>
+      (holder.get(studio, place) as Readonly<Record<string, readonly Item[]>> | undefined)?.[row.key],
+    put: (studio, place, items) => holder.put(studio, place, { [row.key]: items }),
+  };
+}

@@ -1,5 +1,6 @@
-import type { Rig } from '../rig/rigSchema';
 import type { Floor } from '../session/floorSchema';
+import type { ListHolder } from '../session/lists';
+import { listsIn } from '../session/lists';
 import type { Scene, Session } from '../session/sessionSchema';
 import type { Studio } from '../session/studioSchema';
 
@@ -9,38 +10,23 @@ const byId = <T extends { readonly id: string }>(items: readonly T[]): T[] =>
 const byKey = <T extends object>(record: T): T =>
   Object.fromEntries(Object.entries(record).sort(([a], [b]) => (a < b ? -1 : 1))) as T;
 
-const canonicalRig = (rig: Rig): Rig => ({
-  rooms: byId(rig.rooms),
-  devices: byId(rig.devices),
-  hardwires: byId(rig.hardwires),
-  cords: byId(rig.cords),
-  adaptors: byId(rig.adaptors),
-  faults: byId(rig.faults),
+/** The lists of a holder, each by its ids; its other fields as they are. */
+const listed = <T extends object>(holder: ListHolder, held: T): T => ({
+  ...held,
+  ...Object.fromEntries(
+    listsIn(holder).map(({ key }) => [key, byId((held as Record<string, { id: string }[]>)[key] ?? [])]),
+  ),
 });
 
-const canonicalScene = (scene: Scene): Scene => ({
-  ...scene,
-  cords: byId(scene.cords),
-  settings: byKey(scene.settings),
+const withSettings = <T extends Scene | Floor>(panel: T): T => ({
+  ...panel,
+  settings: byKey(panel.settings),
 });
 
-const canonicalSession = (session: Session): Session => ({
-  ...session,
-  threads: byId(session.threads),
-  scenes: byId(session.scenes).map(canonicalScene),
-  waivers: byId(session.waivers),
-  buses: byId(session.buses),
-  tracks: byId(session.tracks),
-  performers: byId(session.performers),
-  readings: byId(session.readings),
-});
-
-const canonicalFloor = (floor: Floor): Floor => ({
-  ...floor,
-  cords: byId(floor.cords),
-  settings: byKey(floor.settings),
-  precautions: byId(floor.precautions),
-});
+function canonicalSession(session: Session): Session {
+  const inOrder = listed('session', session);
+  return { ...inOrder, scenes: inOrder.scenes.map((scene) => withSettings(listed('scene', scene))) };
+}
 
 /**
  * The one order in which a studio is stored: lists by id, settings by key, fields as in the schema.
@@ -48,7 +34,7 @@ const canonicalFloor = (floor: Floor): Floor => ({
  */
 export const canonicalStudio = (studio: Studio): Studio => ({
   ...studio,
-  rig: canonicalRig(studio.rig),
-  floor: canonicalFloor(studio.floor),
+  rig: listed('rig', studio.rig),
+  floor: withSettings(listed('floor', studio.floor)),
   sessions: byId(studio.sessions).map(canonicalSession),
 });

@@ -5,6 +5,7 @@ import type { Problem } from './problem';
 import { floorProblems } from './floorProblems';
 import { followProblems } from './followProblems';
 import type { Rig } from '../rig/rigSchema';
+import { listsBesideRig, listsOfRig } from './listsOf';
 import { indexRig } from './rigIndex';
 import { rigProblems } from './rigProblems';
 import { sceneProblems } from './sceneProblems';
@@ -16,11 +17,6 @@ function sessionProblems(session: Session, at: number): readonly Problem[] {
   const path = ['sessions', at];
   const threads = new Set(session.threads.map((thread) => thread.id));
   return [
-    ...duplicateIds(session.threads, [...path, 'threads']),
-    ...duplicateIds(session.scenes, [...path, 'scenes']),
-    ...duplicateIds(session.waivers, [...path, 'waivers']),
-    ...duplicateIds(session.performers, [...path, 'performers']),
-    ...duplicateIds(session.readings, [...path, 'readings']),
     ...threadProblems(session, path),
     ...followProblems(session, path),
     ...dawProblems(session, path),
@@ -36,9 +32,13 @@ export const trustRig = (rig: Rig): void => {
   soundRigs.add(rig);
 };
 
-function rigProblemsOnce(rig: Rig): readonly Problem[] {
+function rigProblemsOnce(studio: Studio): readonly Problem[] {
+  const { rig } = studio;
   if (soundRigs.has(rig)) return [];
-  const problems = rigProblems(rig, indexRig(rig));
+  const problems = [
+    ...listsOfRig(studio).flatMap(({ items, path }) => duplicateIds(items, path)),
+    ...rigProblems(rig, indexRig(rig)),
+  ];
   if (problems.length === 0) soundRigs.add(rig);
   return problems;
 }
@@ -51,8 +51,8 @@ function rigProblemsOnce(rig: Rig): readonly Problem[] {
 export function integrityProblems(studio: Studio): readonly Problem[] {
   return [
     ...boundProblems(studio),
-    ...rigProblemsOnce(studio.rig),
-    ...duplicateIds(studio.sessions, ['sessions']),
+    ...rigProblemsOnce(studio),
+    ...listsBesideRig(studio).flatMap(({ items, path }) => duplicateIds(items, path)),
     ...floorProblems(studio.floor, ['floor']),
     ...studio.sessions.flatMap(sessionProblems),
   ];

@@ -1,5 +1,4 @@
 import type { Hardwire, Rig } from '../rig/rigSchema';
-import { duplicateIds } from './duplicateIds';
 import { endProblems } from './endProblems';
 import type { Path, Problem } from './problem';
 import type { RigIndex } from './rigIndex';
@@ -44,12 +43,6 @@ export function rigProblems(rig: Rig, index: RigIndex): readonly Problem[] {
       : [],
   );
   return [
-    ...duplicateIds(rig.rooms, ['rig', 'rooms']),
-    ...duplicateIds(rig.devices, ['rig', 'devices']),
-    ...duplicateIds(rig.hardwires, ['rig', 'hardwires']),
-    ...duplicateIds(rig.cords, ['rig', 'cords']),
-    ...duplicateIds(rig.adaptors, ['rig', 'adaptors']),
-    ...duplicateIds(rig.faults, ['rig', 'faults']),
     ...sameNames(rig.rooms, 'room', ['rig', 'rooms']),
     ...sameNames(rig.devices, 'device', ['rig', 'devices']),
     ...homeless,

@@ -3,7 +3,6 @@ import type { LaneId, ThreadId } from '../rig/ids';
 import type { SettingKey, SettingValue } from '../rig/settings';
 import { partsOfSettingKey, settingMisfit } from '../rig/settings';
 import { endProblems } from './endProblems';
-import { duplicateIds } from './duplicateIds';
 import type { Path, Problem } from './problem';
 import type { RigIndex } from './rigIndex';
 import type { Cord, Scene } from './sessionSchema';
@@ -71,7 +70,6 @@ export const settingBreaks = (scene: Scene, path: Path, index: RigIndex): readon
 export function sceneProblems(scene: Scene, path: Path, threads: ReadonlySet<ThreadId>): readonly Problem[] {
   const cordsPath = [...path, 'cords'];
   return [
-    ...duplicateIds(scene.cords, cordsPath),
     ...scene.cords.flatMap((cord, i) => threadOfCord(cord, [...cordsPath, i], threads)),
     ...jacksTakenTwice(scene.cords, cordsPath),
   ];

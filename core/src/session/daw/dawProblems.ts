@@ -1,5 +1,4 @@
 import type { BusId } from '../../rig/ids';
-import { duplicateIds } from '../duplicateIds';
 import type { Path, Problem } from '../problem';
 import type { Session } from '../sessionSchema';
 import type { Track } from './trackSchema';
@@ -25,8 +24,6 @@ export function dawProblems({ tracks, buses }: Session, path: Path): readonly Pr
   const known = new Set(buses.map(({ id }) => id));
   const vcas = new Set(tracks.filter(({ kind }) => kind === 'vca').map(({ id }) => id));
   return [
-    ...duplicateIds(tracks, [...path, 'tracks']),
-    ...duplicateIds(buses, [...path, 'buses']),
     ...tracks.flatMap((track, i): readonly Problem[] => {
       const here = [...path, 'tracks', i];
       const dangling = busesOf(track)
