@@ -1,3 +1,4 @@
+import { fieldRead } from '@ft/core/edits/make';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { addThreadEdits, changeThreadEdits, removeThreadEdits } from '@ft/core/actions/track/threadEdits';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
@@ -19,12 +20,12 @@ interface At {
 
 function field({ studio, place, session }: At, dice: Dice, salt: string): readonly EditJson[] {
   const thread = dice.pick(session.threads);
-  const [name, value] = dice.pick<readonly [keyof Thread, unknown]>([
+  const [name, value] = dice.pick<readonly [Exclude<keyof Thread, 'id'>, unknown]>([
     ['performer', `Performer ${salt}`],
     ['trackName', `T${salt}`],
     ['levelDbSpl', 60 + dice.below(60)],
   ]);
-  return changeThreadEdits(studio, place, thread.id, name, value, thread[name] ?? null);
+  return changeThreadEdits(studio, place, thread.id, fieldRead('thread', name, value, thread[name] ?? null));
 }
 
 function knob({ place, scene }: At, dice: Dice): readonly EditJson[] {

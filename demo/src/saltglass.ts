@@ -1,8 +1,9 @@
+import { editKnob, editSet } from '@ft/core/edits/make';
 import { canonicalStudio } from '@ft/core/formats/canonicalStudio';
 import { csvProblemLine } from '@ft/core/formats/csv/tableReading';
 import { readTracksCsv } from '@ft/core/formats/csv/tracksCsv';
 import { applyChange } from '@ft/core/edits/change';
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
 import { addThreadEdits } from '@ft/core/actions/track/threadEdits';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
@@ -53,7 +54,7 @@ function emptyStudio(): Studio {
   });
 }
 
-function changed(studio: Studio, edits: readonly EditJson[]): Studio {
+function changed(studio: Studio, edits: readonly Edit[]): Studio {
   const result = applyChange(studio, edits);
   if (!result.ok) throw new Error(`the demo does not hold together: ${JSON.stringify(result.refusal)}`);
   return result.value;
@@ -71,10 +72,9 @@ function withTracks(studio: Studio): Studio {
   const listening = (now.sessions[0]?.tracks ?? []).filter(({ name }) => LISTENING.has(name));
   return changed(
     now,
-    listening.map(({ id }) => ({
-      ...{ type: 'track.set', session: PLACE.session, id },
-      ...{ field: 'inputMonitor', value: true, was: false },
-    })),
+    listening.map(({ id }) =>
+      editSet('track', { session: PLACE.session }, id, { field: 'inputMonitor', value: true, was: false }),
+    ),
   );
 }
 
@@ -88,10 +88,13 @@ const FOLEY_CLOSER_DB = 6;
 function withFoley(studio: Studio): Studio {
   const made = newSceneEdits(studio, PLACE, 'Tracking foley', 'branch');
   if (made?.id !== FOLEY.scene) throw new Error('the demo has no scene to follow');
-  const rename = { type: 'scene.set', session: PLACE.session, id: made.id, field: 'name' };
   const begun = changed(studio, [
     ...made.edits,
-    { ...rename, value: 'Foley overdub', was: 'Tracking foley' },
+    editSet('scene', { session: PLACE.session }, made.id, {
+      field: 'name',
+      value: 'Foley overdub',
+      was: 'Tracking foley',
+    }),
   ]);
   const others = begun.sessions[0]?.threads.filter(({ number }) => !FOLEY_LINES.has(number)) ?? [];
   const alone = others.reduce(
@@ -101,7 +104,7 @@ function withFoley(studio: Studio): Studio {
   const key: SettingKey = settingKeyOf('mic-preamp' as DeviceId, 'gainDb', 3);
   const was = findScene(alone, FOLEY)?.scene.settings[key];
   if (typeof was !== 'number') throw new Error('the foley line of the demo runs over preamp 3');
-  return changed(alone, [{ type: 'setting.set', ...FOLEY, key, value: was - FOLEY_CLOSER_DB, was }]);
+  return changed(alone, [editKnob(FOLEY, { key, value: was - FOLEY_CLOSER_DB, was })]);
 }
 
 /** Saltglass Rooms with "The Lamplighter's Ledger": built by the program's own looms, edits and router. */

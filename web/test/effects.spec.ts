@@ -1,3 +1,5 @@
+import { editSet } from '@ft/core/edits/make';
+import type { SessionId, ThreadId } from '@ft/core/rig/ids';
 import type { EntryMessage } from '@ft/contract/api';
 import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import { draftFeature } from '../src/app/state/draft.feature';
@@ -11,7 +13,11 @@ const rename = (value: string, was: string): ReturnType<typeof StudioActions.cha
   StudioActions.change({
     label: `Performer ${value}`,
     edits: [
-      { type: 'thread.set', session: 'lamplighters-ledger', id: 'line-1', field: 'performer', value, was },
+      editSet('thread', { session: 'lamplighters-ledger' as SessionId }, 'line-1' as ThreadId, {
+        field: 'performer',
+        value,
+        was,
+      }),
     ],
     draft: { key: 'line-1:performer', text: value },
   });

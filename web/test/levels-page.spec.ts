@@ -1,3 +1,4 @@
+import { editSet } from '@ft/core/edits/make';
 import { LevelsPage } from '../src/app/levels/levels-page';
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
@@ -58,7 +59,8 @@ describe('all together', () => {
 describe('outboard', () => {
   it('advises reference levels and trims of inserts, and takes them', async () => {
     const { id, hostProfile: was } = session();
-    const edit = { type: 'session.set', id, field: 'hostProfile', value: { ...was, trims: true }, was };
+    const value = { ...was, trims: true };
+    const edit = editSet('session', {}, id, { field: 'hostProfile', value, was });
     desk.store.dispatch(StudioActions.change({ label: 'A host that trims', edits: [edit] }));
     await choose(/Outboard/, 'CRUSH, slot 1');
     expect(page.text()).toContain('room over full scale');

@@ -1,3 +1,5 @@
+import { editAdd } from '@ft/core/edits/make';
+import type { LaneId } from '@ft/core/rig/ids';
 import { DevicePage } from '../src/app/rig/device-page';
 import { RigPage } from '../src/app/rig/rig-page';
 import { StudioActions } from '../src/app/state/studio.actions';
@@ -247,8 +249,8 @@ describe('adaptors', () => {
 
 describe('faulty jacks', () => {
   it('are listed with what is wrong, until they work again', async () => {
-    const item = { id: 'bay-b/upper-3/1', note: '' };
-    desk.store.dispatch(StudioActions.change({ label: 'Fault', edits: [{ type: 'fault.add', item }] }));
+    const fault = editAdd('fault', {}, { id: 'bay-b/upper-3/1' as LaneId, note: '' });
+    desk.store.dispatch(StudioActions.change({ label: 'Fault', edits: [fault] }));
     await until(() => rig().faults.length === 1, 'the fault');
     await open(/^\s*Rig check/);
     await shown(() => page.text().includes('Bay B 3 upper'));

@@ -1,3 +1,5 @@
+import { editSet, editStudioName } from '@ft/core/edits/make';
+import type { StationId, ThreadId } from '@ft/core/rig/ids';
 import { RoutingPage } from '../src/app/routing/routing-page';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
@@ -60,10 +62,12 @@ describe('the routing page', () => {
 
 describe('what a routing moves', () => {
   it('is told on the page, each with what it bought', async () => {
-    const pin = { type: 'thread.set', session: session().id, id: 'line-1', field: 'pins.preamp', was: null };
-    desk.store.dispatch(
-      StudioActions.change({ label: 'Pin', edits: [{ ...pin, value: 'preamp/channel-4' }] }),
-    );
+    const pin = editSet('thread', { session: session().id }, 'line-1' as ThreadId, {
+      field: 'pins.preamp',
+      value: 'preamp/channel-4' as StationId,
+      was: null,
+    });
+    desk.store.dispatch(StudioActions.change({ label: 'Pin', edits: [pin] }));
     TestBed.tick();
     button(/^Route what does not run$/).click();
     await shows(/What the last routing moved/);
@@ -83,7 +87,7 @@ describe('a routing under way', () => {
     TestBed.tick();
     const cords = scene().cords;
     const run = router.route('all');
-    const edit = { type: 'studio.set', field: 'name', value: 'Rooms', was: 'Saltglass Rooms' };
+    const edit = editStudioName('Rooms', 'Saltglass Rooms');
     desk.store.dispatch(StudioActions.change({ label: 'Rename', edits: [edit] }));
     TestBed.tick();
     await until(() => lastNotice() !== undefined, 'the notice');

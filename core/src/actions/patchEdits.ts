@@ -1,16 +1,9 @@
-import type { EditJson } from '../edits/editKind';
+import type { Edit } from '../edits/make';
+import { editAdd, editKnob, editRemove } from '../edits/make';
 import type { SettingKey, SettingValue } from '../rig/settings';
 import type { NewSettings } from '../routing/patch';
 import type { Cord, Scene } from '../session/sessionSchema';
 import type { ScenePlace } from '../session/scenePlace';
-
-const cordAdd = (place: ScenePlace, item: Cord): EditJson => ({ type: 'cord.add', ...place, item });
-const cordRemove = (place: ScenePlace, cord: Cord): EditJson => ({
-  type: 'cord.remove',
-  ...place,
-  id: cord.id,
-  was: cord,
-});
 
 /** Turns a knob of a scene. */
 export function settingSet(
@@ -18,16 +11,16 @@ export function settingSet(
   scene: Scene,
   key: SettingKey,
   value: SettingValue | null,
-): EditJson {
-  return { type: 'setting.set', ...place, key, value, was: scene.settings[key] ?? null };
+): Edit {
+  return editKnob(place, { key, value, was: scene.settings[key] ?? null });
 }
 
 /** The edits from one set of cords to another: pulls before plugs, so that a jack is free when it is needed. */
-function cordEdits(place: ScenePlace, before: readonly Cord[], after: readonly Cord[]): readonly EditJson[] {
+function cordEdits(place: ScenePlace, before: readonly Cord[], after: readonly Cord[]): readonly Edit[] {
   const kept = new Set(after.filter((cord) => before.includes(cord)).map((cord) => cord.id));
   return [
-    ...before.filter((cord) => !kept.has(cord.id)).map((cord) => cordRemove(place, cord)),
-    ...after.filter((cord) => !kept.has(cord.id)).map((cord) => cordAdd(place, cord)),
+    ...before.filter((cord) => !kept.has(cord.id)).map((cord) => editRemove('cord', place, cord.id, cord)),
+    ...after.filter((cord) => !kept.has(cord.id)).map((cord) => editAdd('cord', place, cord)),
   ];
 }
 
@@ -37,7 +30,7 @@ export const patchEdits = (
   scene: Scene,
   cords: readonly Cord[],
   settings: NewSettings,
-): readonly EditJson[] => [
+): readonly Edit[] => [
   ...cordEdits(place, scene.cords, cords),
   ...(Object.entries(settings) as [SettingKey, SettingValue | null][]).map(([key, value]) =>
     settingSet(place, scene, key, value),

@@ -1,4 +1,4 @@
-import type { EditJson } from '../edits/editKind';
+import type { Edit } from '../edits/make';
 import type { ThreadId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import { compileNear } from '../graph/recompile';
@@ -10,7 +10,7 @@ import { threadsIn } from '../session/sessionSchema';
 import { patchEdits } from './patchEdits';
 
 /** Pulls the cords of a thread in one scene, lets go of its crosspoints and turns its preamp back. */
-export function releaseEdits(rig: Rig, session: Session, scene: Scene, id: ThreadId): readonly EditJson[] {
+export function releaseEdits(rig: Rig, session: Session, scene: Scene, id: ThreadId): readonly Edit[] {
   const thread = session.threads.find((each) => each.id === id);
   // Cords it still has in a scene it is no longer active in come out as well.
   if (thread?.scenes.includes(scene.id) !== true) {

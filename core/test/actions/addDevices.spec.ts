@@ -1,10 +1,11 @@
+import type { RoomId } from '@ft/core/rig/ids';
 import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { applyChange } from '@ft/core/edits/change';
 import { addDevicesEdits } from '@ft/core/actions/rig/addDevices';
 import type { Rig } from '@ft/core/rig/rigSchema';
 
 const demo = saltglassRooms();
-const wanted = { room: 'batch', type: 'dynamics', params: {} };
+const wanted = { room: 'batch' as RoomId, type: 'dynamics', params: {} };
 const withNames = (names: readonly string[]): Rig => ({
   ...demo.rig,
   devices: names.flatMap((name, i) => ({ ...demo.rig.devices[0]!, id: `there-${String(i)}` as never, name })),

@@ -1,3 +1,4 @@
+import { fieldRead } from '@ft/core/edits/make';
 import { applyChange, applyNewChange, invertChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { workedScene } from '@ft/core/scene/workedScene';
@@ -128,9 +129,7 @@ it('a pin that changes routes the thread again in every scene it is in', () => {
     branched,
     FOLEY,
     line4,
-    'pins.room-jack',
-    'kiln-panel/line-6',
-    'kiln-panel/line-5',
+    fieldRead('thread', 'pins.room-jack', 'kiln-panel/line-6', 'kiln-panel/line-5'),
   );
   const pinned = changed(branched, pin);
   for (const place of [SALTGLASS_PLACE, FOLEY]) {
@@ -170,9 +169,7 @@ describe('two scenes compared', () => {
       demo,
       SALTGLASS_PLACE,
       line4,
-      'pins.room-jack',
-      'kiln-panel/line-6',
-      'kiln-panel/line-5',
+      fieldRead('thread', 'pins.room-jack', 'kiln-panel/line-6', 'kiln-panel/line-5'),
     );
     const pinned = changed(demo, pin);
     const [before, after] = [demo, pinned].map((studio) => findScene(studio, SALTGLASS_PLACE)!);

@@ -1,3 +1,4 @@
+import { fieldRead } from '@ft/core/edits/make';
 import type { WorkedScene } from '@ft/core/scene/workedScene';
 import { workedScene } from '@ft/core/scene/workedScene';
 import { nearestWays } from '@ft/core/scene/nearestWays';
@@ -52,7 +53,7 @@ function repin(studio: Studio, dice: Dice): readonly EditJson[] {
   const thread = dice.pick(session.threads.filter(({ purpose }) => purpose === 'input'));
   const was = thread.pins.preamp ?? null;
   const value = dice.chance(0.5) ? null : `mic-preamp/channel-${String(1 + dice.below(4))}`;
-  return changeThreadEdits(studio, PLACE, thread.id, 'pins.preamp', value, was);
+  return changeThreadEdits(studio, PLACE, thread.id, fieldRead('thread', 'pins.preamp', value, was));
 }
 
 function threadField(studio: Studio, dice: Dice): readonly EditJson[] {

@@ -1,3 +1,5 @@
+import type { PinRole } from '@ft/core/rig/deviceModel';
+import { fieldRead } from '@ft/core/edits/make';
 import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/thin/saltglass';
 import { applyChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
@@ -31,8 +33,13 @@ function rowsOf(studio: Studio): readonly PlanRow[] {
   return planOf(studio.rig, session, scene, studio.floor).plan.rows;
 }
 const row = (studio: Studio, id: string): PlanRow => rowsOf(studio).find(({ thread }) => thread.id === id)!;
-const pin = (id: string, role: string, station: string | null, was: string | null): readonly EditJson[] =>
-  changeThreadEdits(demo, SALTGLASS_PLACE, id as Thread['id'], `pins.${role}`, station, was);
+const pin = (id: string, role: PinRole, station: string | null, was: string | null): readonly EditJson[] =>
+  changeThreadEdits(
+    demo,
+    SALTGLASS_PLACE,
+    id as Thread['id'],
+    fieldRead('thread', `pins.${role}`, station, was),
+  );
 
 describe('the input list', () => {
   it('fills every cell of the narrator’s line', () => {
@@ -101,9 +108,7 @@ describe('changing a thread', () => {
       without4,
       SALTGLASS_PLACE,
       'line-1' as Thread['id'],
-      'pins.preamp',
-      'preamp/channel-4',
-      null,
+      fieldRead('thread', 'pins.preamp', 'preamp/channel-4', null),
     );
     const moved = row(edited(edits, without4), 'line-1');
     expect(moved.cells.preamp).toMatchObject({ name: 'Mic preamp 4', pinned: true, passed: true });
@@ -114,7 +119,12 @@ describe('changing a thread', () => {
     // Both lines are pinned to one preamp: no routing can meet that.
     const id = 'line-1' as Thread['id'];
     const first = edited(pin('line-4', 'preamp', 'preamp/channel-4', null));
-    const second = changeThreadEdits(first, SALTGLASS_PLACE, id, 'pins.preamp', 'preamp/channel-4', null);
+    const second = changeThreadEdits(
+      first,
+      SALTGLASS_PLACE,
+      id,
+      fieldRead('thread', 'pins.preamp', 'preamp/channel-4', null),
+    );
     const held = row(edited(second, first), 'line-1');
     expect(held.cells.preamp).toMatchObject({ name: 'Mic preamp 4', pinned: true, passed: false });
     expect(held.status).toBe('broken');
@@ -131,9 +141,7 @@ describe('changing a thread', () => {
       demo,
       SALTGLASS_PLACE,
       'line-1' as Thread['id'],
-      'trackName',
-      'N',
-      'NARR',
+      fieldRead('thread', 'trackName', 'N', 'NARR'),
     );
     expect(edits.map(({ type }) => type)).toEqual(['thread.set']);
   });

@@ -1,7 +1,8 @@
+import type { Edit } from '../../edits/make';
+import { editSet } from '../../edits/make';
 import type { Advised } from './advised';
 import type { WorkedScene } from '../../scene/workedScene';
 import { referenceKnob, referenceOf } from '../../scene/referenceOf';
-import type { EditJson } from '../../edits/editKind';
 import { stationsOn } from '../../routing/realise';
 import type { Session } from '../../session/sessionSchema';
 import type { GraphStation } from '../../graph/signalGraph';
@@ -44,7 +45,7 @@ const referenceEdits = (
   place: ScenePlace,
   stations: readonly GraphStation[],
   dbu: number,
-): readonly EditJson[] =>
+): readonly Edit[] =>
   stations.flatMap((station) => {
     const knob = referenceKnob(context, station);
     return knob === undefined ? [] : [settingSet(place, context.scene, knob.key, dbu)];
@@ -109,7 +110,7 @@ function trimsAdvised(
     text: `Now ${formatLevel(nowDbu, 'dBu')}. Send ${formatGain(sendTrimDb)} dB and return ${formatGain(returnTrimDb)} dB bring it to ${formatLevel(sweetDbu, 'dBu')}; the track keeps its level.${over}`,
     label: `Trim slot ${String(slot)} of ${track.name} to ${formatLevel(sweetDbu, 'dBu')}`,
     edits: [
-      { type: 'track.set', session, id: track.id, field: 'inserts', value: inserts, was: track.inserts },
+      editSet('track', { session }, track.id, { field: 'inserts', value: inserts, was: track.inserts }),
     ],
   };
 }

@@ -1,3 +1,4 @@
+import { editAdd, editRemove } from '../../edits/make';
 import type { WorkedScene } from '../../scene/workedScene';
 import { namingOf } from '../../words/naming';
 import type { CordId } from '../../rig/ids';
@@ -13,12 +14,12 @@ export function tickCord(context: WorkedScene, id: CordId): HandPatch {
   const name = `${naming.lane(from)} to ${naming.lane(to)}`;
   const holder = floor.cords.find((each) => each.id === from || each.to === to);
   if (holder?.id === from && holder.to === to)
-    return { ok: true, label: `Pulled ${name}`, edits: [{ type: 'plug.remove', id: from, was: holder }] };
+    return { ok: true, label: `Pulled ${name}`, edits: [editRemove('plug', {}, from, holder)] };
   if (holder !== undefined)
     return {
       ok: false,
       sentence: `The cord from ${naming.lane(holder.id)} to ${naming.lane(holder.to)} is still in one of these jacks. Pull it first, or go by the work list, which does both.`,
     };
   const item = { id: from, to, stock, ...(fromAdaptor && { fromAdaptor }), ...(toAdaptor && { toAdaptor }) };
-  return { ok: true, label: `Plugged ${name}`, edits: [{ type: 'plug.add', item }] };
+  return { ok: true, label: `Plugged ${name}`, edits: [editAdd('plug', {}, item)] };
 }

@@ -1,12 +1,13 @@
+import type { Edit } from '../../edits/make';
+import { editAdd, editRemove, editSet } from '../../edits/make';
 import type { WorkedScene } from '../../scene/workedScene';
-import type { EditJson } from '../../edits/editKind';
 import type { CordId, LaneId } from '../../rig/ids';
 import { stocksLeft } from '../../routing/stocksLeft';
 import type { Cord } from '../../session/sessionSchema';
 
 /** A cord plugged by hand, or why it cannot be. */
 export type HandPatch =
-  | { readonly ok: true; readonly label: string; readonly edits: readonly EditJson[] }
+  | { readonly ok: true; readonly label: string; readonly edits: readonly Edit[] }
   | { readonly ok: false; readonly sentence: string };
 
 const refuse = (sentence: string): HandPatch => ({ ok: false, sentence });
@@ -53,7 +54,7 @@ export function plugByHand(context: WorkedScene, one: LaneId, other: LaneId): Ha
   return {
     ok: true,
     label: `Patch ${from.name} to ${to.name}`,
-    edits: [{ type: 'cord.add', session: session.id, scene: scene.id, item }],
+    edits: [editAdd('cord', { session: session.id, scene: scene.id }, item)],
   };
 }
 
@@ -66,7 +67,7 @@ export function pullByHand({ graph, session, scene }: WorkedScene, jack: LaneId)
   return {
     ok: true,
     label: `Pull ${name(cord.from)} from ${name(cord.to)}`,
-    edits: [{ type: 'cord.remove', session: session.id, scene: scene.id, id: cord.id, was: cord }],
+    edits: [editRemove('cord', { session: session.id, scene: scene.id }, cord.id, cord)],
   };
 }
 
@@ -85,10 +86,10 @@ export function moveByHand(context: WorkedScene, one: LaneId, other: LaneId): Ha
       `The plug from ${a.name} does not go into ${b.name}. Choose a jack of the same kind and direction, or pull the cord.`,
     );
   const field = cord.from === a.id ? 'from' : 'to';
-  const edit = { type: 'cord.set', session: session.id, scene: scene.id, id: cord.id };
+  const place = { session: session.id, scene: scene.id };
   return {
     ok: true,
     label: `Move the plug from ${a.name} to ${b.name}`,
-    edits: [{ ...edit, field, value: b.id, was: a.id }],
+    edits: [editSet('cord', place, cord.id, { field, value: b.id, was: a.id })],
   };
 }

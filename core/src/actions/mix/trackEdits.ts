@@ -1,4 +1,5 @@
-import type { EditJson } from '../../edits/editKind';
+import type { Edit } from '../../edits/make';
+import { editAdd, editRemove, editSet, fieldRead } from '../../edits/make';
 import type { Rig } from '../../rig/rigSchema';
 import type { TrackField } from '../../typed/track/trackCells';
 import { readTrackCell } from '../../typed/track/trackCells';
@@ -9,41 +10,35 @@ import type { Session } from '../../session/sessionSchema';
 
 /** The edits of a typed cell, or why it cannot be so. */
 export type CellEdits =
-  | { readonly ok: true; readonly edits: readonly EditJson[] }
-  | { readonly ok: false; readonly sentence: string };
+  { readonly ok: true; readonly edits: readonly Edit[] } | { readonly ok: false; readonly sentence: string };
 
 /** Changes one cell of the track sheet as typed. */
 export function trackCellEdits(session: Session, track: Track, field: TrackField, text: string): CellEdits {
   const read = readTrackCell(field, text, track, session);
   if (!read.ok) return read;
-  const edit = { type: 'track.set', session: session.id, id: track.id, field };
-  return { ok: true, edits: [{ ...edit, value: read.value, was: track[field] ?? null }] };
+  const change = fieldRead('track', field, read.value, track[field]);
+  return { ok: true, edits: [editSet('track', { session: session.id }, track.id, change)] };
 }
 
 /** The first DAW host of the rig becomes the session's, where it has none: tracks need one to live on. */
-export function hostEdits(rig: Rig, session: Session): readonly EditJson[] {
+export function hostEdits(rig: Rig, session: Session): readonly Edit[] {
   const host = rig.devices.find(({ type }) => type === 'dawHost');
   if (session.host !== undefined || host === undefined) return [];
-  return [{ type: 'session.set', id: session.id, field: 'host', value: host.id, was: null }];
+  return [editSet('session', {}, session.id, { field: 'host', value: host.id, was: null })];
 }
 
 /** Tracks of a template. */
-export const templateEdits = (session: Session, template: TrackTemplate): readonly EditJson[] =>
-  tracksFromTemplate(session, template).map((item) => ({ type: 'track.add', session: session.id, item }));
+export const templateEdits = (session: Session, template: TrackTemplate): readonly Edit[] =>
+  tracksFromTemplate(session, template).map((item) => editAdd('track', { session: session.id }, item));
 
 /** Takes a track out; tracks that follow it, where it is a VCA, follow none then. */
-export function removeTrackEdits(session: Session, track: Track): readonly EditJson[] {
+export function removeTrackEdits(session: Session, track: Track): readonly Edit[] {
   const followers = session.tracks.filter(({ vca }) => vca === track.id);
   return [
-    ...followers.map(({ id, vca }): EditJson => ({
-      type: 'track.set',
-      session: session.id,
-      id,
-      field: 'vca',
-      value: null,
-      was: vca,
-    })),
-    { type: 'track.remove', session: session.id, id: track.id, was: track },
+    ...followers.map(({ id, vca = null }) =>
+      editSet('track', { session: session.id }, id, { field: 'vca', value: null, was: vca }),
+    ),
+    editRemove('track', { session: session.id }, track.id, track),
   ];
 }
 
@@ -62,18 +57,13 @@ function withoutBus(track: Track, bus: Bus): Partial<Track> {
 }
 
 /** Takes a bus out, with every input, send, output and key that names it. */
-export function removeBusEdits(session: Session, bus: Bus): readonly EditJson[] {
+export function removeBusEdits(session: Session, bus: Bus): readonly Edit[] {
   const sets = session.tracks.flatMap((track) =>
-    (Object.entries(withoutBus(track, bus)) as [keyof Track, unknown][])
+    (Object.entries(withoutBus(track, bus)) as [Exclude<keyof Track, 'id'>, unknown][])
       .filter(([field, value]) => JSON.stringify(value) !== JSON.stringify(track[field]))
-      .map(([field, value]): EditJson => ({
-        type: 'track.set',
-        session: session.id,
-        id: track.id,
-        field,
-        value,
-        was: track[field],
-      })),
+      .map(([field, value]) =>
+        editSet('track', { session: session.id }, track.id, fieldRead('track', field, value, track[field])),
+      ),
   );
-  return [...sets, { type: 'bus.remove', session: session.id, id: bus.id, was: bus }];
+  return [...sets, editRemove('bus', { session: session.id }, bus.id, bus)];
 }

@@ -1,7 +1,7 @@
+import type { Edit } from '../../edits/make';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding, RuleId } from '../../checks/finding';
 import type { FindingDetail } from '../../checks/findingDetail';
-import type { EditJson } from '../../edits/editKind';
 import type { GraphStation } from '../../graph/signalGraph';
 import type { StationId } from '../../rig/ids';
 import type { SettingKey, SettingValue } from '../../rig/settings';
@@ -14,7 +14,7 @@ import type { ScenePlace } from '../../session/scenePlace';
 export interface Repair {
   /** "Turn Mic preamp 2 to +52.0 dB". */
   readonly label: string;
-  readonly edits: readonly EditJson[];
+  readonly edits: readonly Edit[];
 }
 
 /** What a mend works on. */
@@ -37,7 +37,7 @@ export const stationNamed = (
 export const refOf = (finding: Finding, kind: string, nth = 0): string | undefined =>
   finding.at.filter((ref) => ref.kind === kind)[nth]?.id;
 
-export const turned = ({ context, place }: Bench, key: SettingKey, value: SettingValue): EditJson =>
+export const turned = ({ context, place }: Bench, key: SettingKey, value: SettingValue): Edit =>
   settingSet(place, context.scene, key, value);
 
 /** Sets a knob of a station. */
@@ -46,12 +46,12 @@ export function atStation(
   id: string | undefined,
   setting: string,
   value: SettingValue,
-): readonly EditJson[] {
+): readonly Edit[] {
   const station = stationNamed(bench, id);
   if (station === undefined) return [];
   return [turned(bench, settingKeyOf(station.device, setting, station.channel), value)];
 }
 
 /** One repair, or none where there is nothing to change. */
-export const single = (label: string, edits: readonly EditJson[]): readonly Repair[] =>
+export const single = (label: string, edits: readonly Edit[]): readonly Repair[] =>
   edits.length === 0 ? [] : [{ label, edits }];

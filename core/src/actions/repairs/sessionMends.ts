@@ -1,3 +1,4 @@
+import { editRemove, editSet } from '../../edits/make';
 import type { Finding } from '../../checks/finding';
 import { edgesInto } from '../../graph/walk';
 import { formatSamples } from '../../units/format';
@@ -20,10 +21,11 @@ export function insertDelay(
   return single(
     `Type ${formatSamples(delaySamples)} samples into slot ${String(figures.slot)} of ${track.name}, as computed`,
     [
-      {
-        ...{ type: 'track.set', session: session.id, id: track.id, field: 'inserts' },
-        ...{ value: inserts, was: track.inserts },
-      },
+      editSet('track', { session: session.id }, track.id, {
+        field: 'inserts',
+        value: inserts,
+        was: track.inserts,
+      }),
     ],
   );
 }
@@ -41,9 +43,9 @@ export function followClock({ context }: Bench, figures: Figures<'clock-masters'
   const cable = clocks.cables.find(({ from, to }) => to.device === id && mastered.has(from.device));
   const leader = rig.devices.find((each) => each.id === cable?.from.device);
   if (device === undefined || cable === undefined || leader === undefined) return [];
-  const value = { ...device.clock, follows: cable.to.lane.split('/')[1] };
+  const value = { ...device.clock, follows: cable.to.lane.split('/')[1] ?? '' };
   return single(`Let ${device.name} follow ${leader.name}`, [
-    { type: 'device.set', id: device.id, field: 'clock', value, was: device.clock ?? null },
+    editSet('device', {}, device.id, { field: 'clock', value, was: device.clock ?? null }),
   ]);
 }
 
@@ -61,10 +63,13 @@ export function fadersDown(
   if (tracks.length === 0 || tracks.some(({ faderDb }) => faderDb - byDb < -60)) return [];
   return single(
     `Turn ${String(tracks.length)} faders down ${String(byDb)} dB together`,
-    tracks.map(({ id, faderDb }) => ({
-      ...{ type: 'track.set', session: session.id, id, field: 'faderDb' },
-      ...{ value: faderDb - byDb, was: faderDb },
-    })),
+    tracks.map(({ id, faderDb }) =>
+      editSet('track', { session: session.id }, id, {
+        field: 'faderDb',
+        value: faderDb - byDb,
+        was: faderDb,
+      }),
+    ),
   );
 }
 
@@ -72,7 +77,7 @@ export function takeOut({ context, place }: Bench, finding: Finding): readonly R
   const cord = context.scene.cords.find(({ id }) => id === refOf(finding, 'cord'));
   return cord === undefined
     ? []
-    : single('Take the cord out of the scene', [{ type: 'cord.remove', ...place, id: cord.id, was: cord }]);
+    : single('Take the cord out of the scene', [editRemove('cord', place, cord.id, cord)]);
 }
 
 export function routeIt({ studio, place }: Bench, finding: Finding): readonly Repair[] {

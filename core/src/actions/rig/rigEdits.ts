@@ -1,37 +1,35 @@
-import type { EditJson } from '../../edits/editKind';
+import type { Edit } from '../../edits/make';
+import { editRemove, editSet } from '../../edits/make';
 import { lanesOf } from '../../rig/faces';
 import type { LaneId } from '../../rig/ids';
 import type { CordStock, Device, Hardwire, Room } from '../../rig/rigSchema';
 import { deviceSchema } from '../../rig/rigSchema';
 import type { Studio } from '../../session/studioSchema';
 
-const removeWire = (wire: Hardwire): EditJson => ({ type: 'hardwire.remove', id: wire.id, was: wire });
+const removeWire = (wire: Hardwire): Edit => editRemove('hardwire', {}, wire.id, wire);
 
 /** Wires that end at a lane for which the test holds. */
 const wiresAt = (studio: Studio, isEnd: (id: LaneId) => boolean): readonly Hardwire[] =>
   studio.rig.hardwires.filter((wire) => isEnd(wire.from) || isEnd(wire.to));
 
 /** Takes devices out of the rig, with the wires that end at them. Sessions keep what they planned. */
-export function removeDevicesEdits(studio: Studio, devices: readonly Device[]): readonly EditJson[] {
+export function removeDevicesEdits(studio: Studio, devices: readonly Device[]): readonly Edit[] {
   const gone = new Set<string>(devices.map(({ id }) => id));
   const wires = wiresAt(studio, (id) => gone.has(id.slice(0, id.indexOf('/'))));
-  return [
-    ...wires.map(removeWire),
-    ...devices.map((device): EditJson => ({ type: 'device.remove', id: device.id, was: device })),
-  ];
+  return [...wires.map(removeWire), ...devices.map((device) => editRemove('device', {}, device.id, device))];
 }
 
 /** Takes a room out of the rig, with everything in it. */
-export const removeRoomEdits = (studio: Studio, room: Room): readonly EditJson[] => [
+export const removeRoomEdits = (studio: Studio, room: Room): readonly Edit[] => [
   ...removeDevicesEdits(
     studio,
     studio.rig.devices.filter((device) => device.room === room.id),
   ),
-  { type: 'room.remove', id: room.id, was: room },
+  editRemove('room', {}, room.id, room),
 ];
 
-export const removeStockEdits = (stock: CordStock): readonly EditJson[] => [
-  { type: 'stock.remove', id: stock.id, was: stock },
+export const removeStockEdits = (stock: CordStock): readonly Edit[] => [
+  editRemove('stock', {}, stock.id, stock),
 ];
 
 /**
@@ -42,14 +40,8 @@ export function changeParamsEdits(
   studio: Studio,
   device: Device,
   params: Readonly<Record<string, unknown>>,
-): readonly EditJson[] {
-  const set: EditJson = {
-    type: 'device.set',
-    id: device.id,
-    field: 'params',
-    value: params,
-    was: device.params,
-  };
+): readonly Edit[] {
+  const set = editSet('device', {}, device.id, { field: 'params', value: params, was: device.params });
   const parsed = deviceSchema.safeParse({ ...device, params });
   if (!parsed.success) return [set];
   const [before, after] = [lanesOf(device), lanesOf(parsed.data)];

@@ -1,6 +1,6 @@
+import type { Edit } from '../../edits/make';
 import { threadName } from '../../session/threadName';
 import { applyChange } from '../../edits/change';
-import type { EditJson } from '../../edits/editKind';
 import { compile } from '../../graph/compile';
 import type { Rig } from '../../rig/rigSchema';
 import { realise } from '../../routing/realise';
@@ -36,8 +36,8 @@ function sceneLoss(before: Rig, after: Rig, session: Session, scene: Scene): rea
 }
 
 /** The devices and wires that edits take out, and the threads that break, session by session. */
-export function rigLoss(studio: Studio, edits: readonly EditJson[]): RigLoss {
-  const removed = (type: string): readonly EditJson[] => edits.filter((edit) => edit.type === type);
+export function rigLoss(studio: Studio, edits: readonly Edit[]): RigLoss {
+  const removed = (type: string): readonly Edit[] => edits.filter((edit) => edit.type === type);
   const names = new Map(studio.rig.devices.map(({ id, name }) => [id as string, name]));
   const result = applyChange(studio, edits);
   const scenes = result.ok

@@ -1,5 +1,5 @@
+import type { Edit } from '../../edits/make';
 import type { WorkedScene } from '../../scene/workedScene';
-import type { EditJson } from '../../edits/editKind';
 import type { LaneId } from '../../rig/ids';
 import { laneRows, rowName } from '../../rig/wiring/laneRows';
 import type { LoomWish } from '../../typed/wiring/loom';
@@ -20,7 +20,7 @@ export interface WirePreviewLine {
 
 /** What will happen to the wiring, or what is in the way. */
 export type WirePreview =
-  | { readonly ok: true; readonly lines: readonly WirePreviewLine[]; readonly edits: readonly EditJson[] }
+  | { readonly ok: true; readonly lines: readonly WirePreviewLine[]; readonly edits: readonly Edit[] }
   | { readonly ok: false; readonly sentence: string };
 
 /** What a person may do to many wires at once. */

@@ -1,6 +1,7 @@
+import type { Edit } from '../../edits/make';
+import { editAdd } from '../../edits/make';
 import { threadName } from '../../session/threadName';
 import { applyChange } from '../../edits/change';
-import type { EditJson } from '../../edits/editKind';
 import { compile } from '../../graph/compile';
 import type { LaneId, ThreadId } from '../../rig/ids';
 import { lanesOnPath } from '../../routing/realise';
@@ -24,7 +25,7 @@ export interface WayRound {
 
 export interface DeadJack {
   readonly label: string;
-  readonly edits: readonly EditJson[];
+  readonly edits: readonly Edit[];
   readonly waysRound: readonly WayRound[];
 }
 
@@ -61,7 +62,7 @@ function wayRound(before: Studio, after: Studio, session: Session, scene: Scene)
  * One change: taken back, the jack is good again and the cords are where they were.
  */
 export function deadJack(studio: Studio, jack: LaneId, name: string, note: string): DeadJack {
-  const edits: EditJson[] = [{ type: 'fault.add', item: { id: jack, note } }];
+  const edits: Edit[] = [editAdd('fault', {}, { id: jack, note })];
   const marked = applyChange(studio, edits);
   if (!marked.ok) return { label: `${name} does not work`, edits, waysRound: [] };
   let after = marked.value;

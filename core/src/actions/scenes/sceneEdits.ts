@@ -1,5 +1,6 @@
+import type { Edit } from '../../edits/make';
+import { editAdd, editSet } from '../../edits/make';
 import { applyChange } from '../../edits/change';
-import type { EditJson } from '../../edits/editKind';
 import type { SceneId, ThreadId } from '../../rig/ids';
 import { idFromName } from '../../rig/ids';
 import type { Scene, Session, Thread } from '../../session/sessionSchema';
@@ -15,17 +16,15 @@ export type SceneStart = 'copy' | 'branch' | 'empty';
 /** A new scene, and what makes it. */
 export interface NewScene {
   readonly id: SceneId;
-  readonly edits: readonly EditJson[];
+  readonly edits: readonly Edit[];
 }
 
-const threadInto = (session: Session, thread: Thread, scenes: readonly SceneId[]): EditJson => ({
-  type: 'thread.set',
-  session: session.id,
-  id: thread.id,
-  field: 'scenes',
-  value: scenes,
-  was: thread.scenes,
-});
+const threadInto = (session: Session, thread: Thread, scenes: readonly SceneId[]): Edit =>
+  editSet('thread', { session: session.id }, thread.id, {
+    field: 'scenes',
+    value: scenes,
+    was: thread.scenes,
+  });
 
 /** Adds a scene made of the one at a place. A copy stands alone; a branch follows. */
 export function newSceneEdits(
@@ -49,7 +48,7 @@ export function newSceneEdits(
   return {
     id,
     edits: [
-      { type: 'scene.add', session: session.id, item },
+      editAdd('scene', { session: session.id }, item),
       ...threads.map((thread) => threadInto(session, thread, [...thread.scenes, id])),
     ],
   };
@@ -64,7 +63,7 @@ export function threadInSceneEdits(
   place: ScenePlace,
   id: ThreadId,
   isIn: boolean,
-): readonly EditJson[] {
+): readonly Edit[] {
   const found = findScene(studio, place);
   const thread = found?.session.threads.find((each) => each.id === id);
   if (found === undefined || thread === undefined || thread.scenes.includes(place.scene) === isIn) return [];

@@ -1,5 +1,6 @@
+import type { Edit, FieldChange } from '../../edits/make';
+import { editAdd, editRemove, editSet } from '../../edits/make';
 import { applyChange } from '../../edits/change';
-import type { EditJson } from '../../edits/editKind';
 import type { ThreadId } from '../../rig/ids';
 import { settingKeyOf } from '../../rig/settings';
 import { compile } from '../../graph/compile';
@@ -14,14 +15,14 @@ import type { ScenePlace } from '../../session/scenePlace';
 import { findScene } from '../../session/scenePlace';
 
 /** The studio after edits of our own making; they apply, or the program is at fault. */
-function after(studio: Studio, edits: readonly EditJson[]): Studio | undefined {
+function after(studio: Studio, edits: readonly Edit[]): Studio | undefined {
   if (edits.length === 0) return studio;
   const result = applyChange(studio, edits);
   return result.ok ? result.value : undefined;
 }
 
 /** Routes threads of a scene and gives the edits that do it. */
-export function routeEdits(studio: Studio, place: ScenePlace, options?: RouteOptions): readonly EditJson[] {
+export function routeEdits(studio: Studio, place: ScenePlace, options?: RouteOptions): readonly Edit[] {
   const found = findScene(studio, place);
   if (found === undefined) return [];
   const { session, scene } = found;
@@ -54,15 +55,15 @@ const scenesOf = (
 function thenRoute(
   studio: Studio,
   place: ScenePlace,
-  edits: readonly EditJson[],
+  edits: readonly Edit[],
   threads: readonly ThreadId[],
   added: readonly ThreadId[] = [],
-): readonly EditJson[] {
+): readonly Edit[] {
   let now = after(studio, edits);
   if (now === undefined) return edits;
   const all = [...edits];
   for (const scene of scenesOf(now, place.session, threads)) {
-    const more: readonly EditJson[] = routeEdits(
+    const more: readonly Edit[] = routeEdits(
       now,
       { ...place, scene },
       {
@@ -83,12 +84,7 @@ export interface PreampWish {
 }
 
 /** Sets gain and 48 V on the preamp a thread came to use. */
-function preampEdits(
-  studio: Studio,
-  place: ScenePlace,
-  thread: Thread,
-  wish: PreampWish,
-): readonly EditJson[] {
+function preampEdits(studio: Studio, place: ScenePlace, thread: Thread, wish: PreampWish): readonly Edit[] {
   const found = findScene(studio, place);
   if (found === undefined) return [];
   const graph = compile(studio.rig, found.session, found.scene);
@@ -110,11 +106,11 @@ export function addThreadEdits(
   place: ScenePlace,
   thread: Thread,
   wish: PreampWish = {},
-): readonly EditJson[] {
+): readonly Edit[] {
   const edits = thenRoute(
     studio,
     place,
-    [{ type: 'thread.add', session: place.session, item: thread }],
+    [editAdd('thread', { session: place.session }, thread)],
     [thread.id],
     [thread.id],
   );
@@ -127,11 +123,11 @@ export const addThreadsEdits = (
   studio: Studio,
   place: ScenePlace,
   threads: readonly Thread[],
-): readonly EditJson[] =>
+): readonly Edit[] =>
   thenRoute(
     studio,
     place,
-    threads.map((item) => ({ type: 'thread.add', session: place.session, item })),
+    threads.map((thread) => editAdd('thread', { session: place.session }, thread)),
     threads.map(({ id }) => id),
     threads.map(({ id }) => id),
   );
@@ -145,27 +141,25 @@ export function changeThreadEdits(
   studio: Studio,
   place: ScenePlace,
   id: ThreadId,
-  field: string,
-  value: unknown,
-  was: unknown,
-): readonly EditJson[] {
-  const edit: EditJson = { type: 'thread.set', session: place.session, id, field, value, was };
-  return decidesRoute(field) ? thenRoute(studio, place, [edit], [id]) : [edit];
+  change: FieldChange<'thread'>,
+): readonly Edit[] {
+  const edit = editSet('thread', { session: place.session }, id, change);
+  return decidesRoute(change.field) ? thenRoute(studio, place, [edit], [id]) : [edit];
 }
 
 /** The other sides of a wide thread stand alone once its first side goes. */
-function unlinkEdits(session: Session, lead: ThreadId): readonly EditJson[] {
+function unlinkEdits(session: Session, lead: ThreadId): readonly Edit[] {
   return session.threads.flatMap(({ id, link }) =>
     link?.lead === lead
-      ? [{ type: 'thread.set', session: session.id, id, field: 'link', value: null, was: link }]
+      ? [editSet('thread', { session: session.id }, id, { field: 'link', value: null, was: link })]
       : [],
   );
 }
 
 /** Removes a thread, with its cords and crosspoints in every scene. */
-export function removeThreadEdits(studio: Studio, place: ScenePlace, id: ThreadId): readonly EditJson[] {
+export function removeThreadEdits(studio: Studio, place: ScenePlace, id: ThreadId): readonly Edit[] {
   const session = studio.sessions.find((candidate) => candidate.id === place.session);
   if (session === undefined) return [];
   const releases = session.scenes.flatMap((scene) => releaseEdits(studio.rig, session, scene, id));
-  return [...releases, ...unlinkEdits(session, id), { type: 'thread.remove', session: session.id, id }];
+  return [...releases, ...unlinkEdits(session, id), editRemove('thread', { session: session.id }, id)];
 }

@@ -1,4 +1,5 @@
-import type { EditJson } from '../../edits/editKind';
+import type { Edit } from '../../edits/make';
+import { editAdd, editSet, fieldRead } from '../../edits/make';
 import { sameValue } from '../../edits/sameValue';
 import { CATALOGUE } from '../../rig/catalogue/catalogue';
 import type { DeviceType } from '../../rig/catalogue/deviceType';
@@ -33,7 +34,7 @@ const rackOf = (row: CsvRow): { rack?: string } =>
 class DeviceTable {
   readonly problems: CsvProblem[] = [];
   readonly lines: TableLine[] = [];
-  readonly edits: EditJson[] = [];
+  readonly edits: Edit[] = [];
   private readonly rooms: Room[];
   private readonly devices: Device[];
   private readonly lineOf = new Map<string, number>();
@@ -100,7 +101,7 @@ class DeviceTable {
     });
     if (device === undefined) return;
     this.devices.push(device);
-    this.edits.push({ type: 'device.add', item: device });
+    this.edits.push(editAdd('device', {}, device));
     this.lines.push({ line: row.line, change: 'new', text: `${name}, ${type.title}, ${row.cell('Room')}` });
   }
 
@@ -114,13 +115,9 @@ class DeviceTable {
     if (device === undefined) return;
     const edit = (field: 'room' | 'rack' | 'params'): void => {
       if (!sameValue(device[field], existing[field]))
-        this.edits.push({
-          type: 'device.set',
-          id: existing.id,
-          field,
-          value: device[field],
-          was: existing[field],
-        });
+        this.edits.push(
+          editSet('device', {}, existing.id, fieldRead('device', field, device[field], existing[field])),
+        );
     };
     edit('room');
     edit('rack');
@@ -148,7 +145,7 @@ class DeviceTable {
     if (known !== undefined) return known.id;
     const id = idFromName(name, new Set(this.rooms.map((room) => room.id)), 'room') as Room['id'];
     this.rooms.push({ id, name });
-    this.edits.push({ type: 'room.add', item: { id, name } });
+    this.edits.push(editAdd('room', {}, { id, name }));
     this.lines.push({ line: row.line, change: 'new', text: `Room ${name}` });
     return id;
   }

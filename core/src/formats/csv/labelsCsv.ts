@@ -1,4 +1,5 @@
-import type { EditJson } from '../../edits/editKind';
+import type { Edit } from '../../edits/make';
+import { editSet } from '../../edits/make';
 import type { Device, Rig } from '../../rig/rigSchema';
 import { didYouMean, nearestNames } from '../../text/nearestName';
 import type { CsvColumn, CsvProblem, CsvRow } from './csvTable';
@@ -83,14 +84,12 @@ function labelsTwice(wanted: readonly WantedLabel[]): readonly CsvProblem[] {
 
 const isProblem = (it: WantedLabel | CsvProblem): it is CsvProblem => 'sentence' in it;
 
-function edit({ bay, place, label }: WantedLabel, was: string | null): EditJson {
-  return {
-    type: 'device.set',
-    id: bay.id,
+function edit({ bay, place, label }: WantedLabel, was: string | null): Edit {
+  return editSet('device', {}, bay.id, {
     field: `params.labels.${place}`,
     value: label === '' ? null : label,
     was,
-  };
+  });
 }
 
 /** Reads label strips: bay, column, row and what it says. An empty label takes one off. */
@@ -104,7 +103,7 @@ export function readLabelsCsv(text: string, rig: Rig): TableReading {
   if (problems.length > 0) return { ok: false, problems };
   const now = new Map<string, string | null>();
   const lines: TableLine[] = [];
-  const edits: EditJson[] = [];
+  const edits: Edit[] = [];
   for (const it of wanted) {
     const key = `${it.bay.id} ${it.place}`;
     const was = now.has(key) ? (now.get(key) ?? null) : (labelsOf(it.bay)[it.place] ?? null);

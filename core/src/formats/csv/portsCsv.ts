@@ -1,4 +1,5 @@
-import type { EditJson } from '../../edits/editKind';
+import type { Edit } from '../../edits/make';
+import { editAdd, editSet } from '../../edits/make';
 import { sameValue } from '../../edits/sameValue';
 import { buildDevice } from '../../rig/buildDevice';
 import { deviceTypeNamed } from '../../rig/catalogue/catalogue';
@@ -150,7 +151,7 @@ function unitOf(name: string, rows: readonly CsvRow[], device: Device | undefine
   return { name, rows, ports, ...(device && { device }) };
 }
 
-function unitEdits(unit: Unit, rig: Rig): { edits: readonly EditJson[]; problems: readonly CsvProblem[] } {
+function unitEdits(unit: Unit, rig: Rig): { edits: readonly Edit[]; problems: readonly CsvProblem[] } {
   const { device, name, ports, rows } = unit;
   const room = rig.rooms[0]?.id;
   const wanted =
@@ -171,11 +172,11 @@ function unitEdits(unit: Unit, rig: Rig): { edits: readonly EditJson[]; problems
     });
     return { edits: [], problems };
   }
-  if (device === undefined) return { edits: [{ type: 'device.add', item: parsed.data }], problems: [] };
+  if (device === undefined) return { edits: [editAdd('device', {}, parsed.data)], problems: [] };
   if (sameValue(device.params, parsed.data.params)) return { edits: [], problems: [] };
   return {
     edits: [
-      { type: 'device.set', id: device.id, field: 'params', value: parsed.data.params, was: device.params },
+      editSet('device', {}, device.id, { field: 'params', value: parsed.data.params, was: device.params }),
     ],
     problems: [],
   };

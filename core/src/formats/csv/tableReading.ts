@@ -1,4 +1,4 @@
-import type { EditJson } from '../../edits/editKind';
+import type { Edit } from '../../edits/make';
 import type { CsvProblem } from './csvTable';
 
 /** What one line of a table will do. */
@@ -13,7 +13,7 @@ export interface TableLine {
  * it, or every problem found. With a problem nothing is done.
  */
 export type TableReading =
-  | { readonly ok: true; readonly lines: readonly TableLine[]; readonly edits: readonly EditJson[] }
+  | { readonly ok: true; readonly lines: readonly TableLine[]; readonly edits: readonly Edit[] }
   | { readonly ok: false; readonly problems: readonly CsvProblem[] };
 
 /** "Line 412, column 3: …" */

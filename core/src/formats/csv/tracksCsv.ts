@@ -1,4 +1,5 @@
-import type { EditJson } from '../../edits/editKind';
+import type { Edit } from '../../edits/make';
+import { editAdd, editSet, fieldRead } from '../../edits/make';
 import { sameValue } from '../../edits/sameValue';
 import { idFromName } from '../../rig/ids';
 import { nameSchema } from '../../rig/rigSchema';
@@ -123,19 +124,19 @@ const misfits = (row: CsvRow, title: string, issues: readonly { readonly message
 
 const isTrack = (it: Track | readonly CsvProblem[]): it is Track => 'id' in it;
 
-function trackEdits(session: Session, track: Track): readonly EditJson[] {
+function trackEdits(session: Session, track: Track): readonly Edit[] {
   const before = session.tracks.find(({ id }) => id === track.id);
-  if (before === undefined) return [{ type: 'track.add', session: session.id, item: track }];
-  return (Object.keys(track) as (keyof Track)[])
+  if (before === undefined) return [editAdd('track', { session: session.id }, track)];
+  return (Object.keys(track) as Exclude<keyof Track, 'id'>[])
     .filter((field) => !sameValue(track[field], before[field]))
-    .map((field) => ({
-      type: 'track.set',
-      session: session.id,
-      id: track.id,
-      field,
-      value: track[field] ?? null,
-      was: before[field] ?? null,
-    }));
+    .map((field) =>
+      editSet(
+        'track',
+        { session: session.id },
+        track.id,
+        fieldRead('track', field, track[field], before[field]),
+      ),
+    );
 }
 
 /** Reads a track list. Tracks of a known name are changed, new ones added, buses it names made. */
@@ -147,7 +148,7 @@ export function readTracksCsv(text: string, session: Session): TableReading {
   const tracks: Track[] = [];
   const problems: CsvProblem[] = [];
   const lines: TableLine[] = [];
-  const edits: EditJson[] = buses.map((item) => ({ type: 'bus.add', session: session.id, item }));
+  const edits: Edit[] = buses.map((item) => editAdd('bus', { session: session.id }, item));
   for (const row of table.rows) {
     for (const name of busNames(row)) {
       const parsed = nameSchema.safeParse(name);

@@ -1,4 +1,5 @@
-import type { EditJson } from '../../edits/editKind';
+import type { Edit } from '../../edits/make';
+import { editAdd, editRemove } from '../../edits/make';
 import type { HardwireId, LaneId } from '../../rig/ids';
 import type { Hardwire } from '../../rig/rigSchema';
 import { wireIdOf } from '../../rig/wiring/wireId';
@@ -22,14 +23,11 @@ export interface PlannedWire extends WirePair {
 /** A change to the wiring, to be looked at before it is made. */
 export interface WirePlan {
   readonly wires: readonly PlannedWire[];
-  readonly edits: readonly EditJson[];
+  readonly edits: readonly Edit[];
 }
 
-const removeEdit = (wire: Hardwire): EditJson => ({ type: 'hardwire.remove', id: wire.id, was: wire });
-const addEdit = (pair: WirePair): EditJson => ({
-  type: 'hardwire.add',
-  item: { id: wireIdOf(pair.from, pair.to), ...pair },
-});
+const takeOut = (wire: Hardwire): Edit => editRemove('hardwire', {}, wire.id, wire);
+const draw = (pair: WirePair): Edit => editAdd('hardwire', {}, { id: wireIdOf(pair.from, pair.to), ...pair });
 
 /**
  * Plans to take some wires out and to have others. An input hears one wire, so one that is there already
@@ -49,7 +47,7 @@ export function planWires(
   for (const { from } of staying) count(from, 1);
 
   const planned: PlannedWire[] = [];
-  const edits: EditJson[] = out.map(removeEdit);
+  const edits: Edit[] = out.map(takeOut);
   for (const pair of wanted) {
     const other = intoLane.get(pair.to);
     if (other?.from === pair.from) {
@@ -57,12 +55,12 @@ export function planWires(
       continue;
     }
     if (other !== undefined) {
-      edits.push(removeEdit(other));
+      edits.push(takeOut(other));
       count(other.from, -1);
     }
     count(pair.from, 1);
     intoLane.set(pair.to, { id: wireIdOf(pair.from, pair.to), ...pair });
-    edits.push(addEdit(pair));
+    edits.push(draw(pair));
     const multed = (fed.get(pair.from) ?? 0) > 1;
     planned.push(
       other === undefined
@@ -78,8 +76,8 @@ export function planWires(
 }
 
 /** A wire that is taken out and drawn again between the same ends is left alone. */
-function withoutBackAndForth(edits: readonly EditJson[]): readonly EditJson[] {
-  const ends = (edit: EditJson): string => {
+function withoutBackAndForth(edits: readonly Edit[]): readonly Edit[] {
+  const ends = (edit: Edit): string => {
     const { from, to } = (edit['was'] ?? edit['item']) as WirePair;
     return `${from} ${to}`;
   };

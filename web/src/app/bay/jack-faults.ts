@@ -1,3 +1,4 @@
+import { editRemove } from '@ft/core/edits/make';
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { BayJack } from '@ft/core/views/bay/bayView';
@@ -25,7 +26,7 @@ export class JackFaults {
   /** Marks a jack as faulty and routes whoever used it another way; a faulty one works again. */
   async toggle(jack: BayJack, name: string): Promise<void> {
     if (jack.faulty === true) {
-      const edits = [{ type: 'fault.remove', id: jack.lane }];
+      const edits = [editRemove('fault', {}, jack.lane)];
       this.store.dispatch(StudioActions.change({ label: `${name} works again`, edits }));
       return;
     }

@@ -1,4 +1,5 @@
-import type { EditJson } from '@ft/core/edits/editKind';
+import { editSet } from '@ft/core/edits/make';
+import type { Edit } from '@ft/core/edits/make';
 import type { BayJack, BayViewModel } from '@ft/core/views/bay/bayView';
 import type { JackPlace } from './bay-geometry';
 
@@ -8,16 +9,13 @@ export function labelChange(
   { row, column }: JackPlace,
   jack: BayJack,
   typed: string,
-): { readonly label: string; readonly edits: readonly EditJson[] } | undefined {
+): { readonly label: string; readonly edits: readonly Edit[] } | undefined {
   const text = typed.trim();
   if (text === jack.label) return undefined;
-  const field = `params.labels.${row}-${String(column)}`;
-  const edit = {
-    type: 'device.set',
-    id: bay.id,
-    field,
+  const edit = editSet('device', {}, bay.id, {
+    field: `params.labels.${row}-${String(column)}`,
     value: text === '' ? null : text,
     was: jack.label === '' ? null : jack.label,
-  };
+  });
   return { label: `Label ${bay.name} ${String(column)} ${row}`, edits: [edit] };
 }

@@ -1,6 +1,8 @@
+import { editAdd, editSet, fieldRead } from '@ft/core/edits/make';
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
+import type { BusId } from '@ft/core/rig/ids';
 import { idFromName } from '@ft/core/rig/ids';
 import type { TrackField } from '@ft/core/typed/track/trackCells';
 import { TRACK_COLUMNS } from '@ft/core/typed/track/trackCells';
@@ -31,14 +33,9 @@ export class DawChanges {
   }
 
   flag(track: Track, field: 'muted' | 'recordArm' | 'inputMonitor', value: boolean): void {
-    const edit = {
-      type: 'track.set',
-      session: this.session()?.id,
-      id: track.id,
-      field,
-      value,
-      was: this.asItIs(track)[field],
-    };
+    const session = this.session()?.id;
+    if (session === undefined) return;
+    const edit = editSet('track', { session }, track.id, { field, value, was: this.asItIs(track)[field] });
     this.change(`${track.name}: ${FLAG_WORDS[field]}`, [edit]);
   }
 
@@ -58,8 +55,8 @@ export class DawChanges {
       this.complain('No bus was added: type a name first.');
       return;
     }
-    const id = idFromName(name, new Set(session.buses.map((bus) => bus.id)), 'bus');
-    this.change(`Add bus ${name}`, [{ type: 'bus.add', session: session.id, item: { id, name, width } }]);
+    const id = idFromName(name, new Set(session.buses.map((bus) => bus.id)), 'bus') as BusId;
+    this.change(`Add bus ${name}`, [editAdd('bus', { session: session.id }, { id, name, width })]);
   }
 
   async removeBus(bus: Bus): Promise<void> {
@@ -70,11 +67,11 @@ export class DawChanges {
   set(field: 'host' | 'hostProfile' | 'panLawDb', value: unknown): void {
     const session = this.session();
     if (session === undefined) return;
-    const was = session[field] ?? null;
-    this.change(`DAW: ${SESSION_WORDS[field]}`, [{ type: 'session.set', id: session.id, field, value, was }]);
+    const change = fieldRead('session', field, value, session[field]);
+    this.change(`DAW: ${SESSION_WORDS[field]}`, [editSet('session', {}, session.id, change)]);
   }
 
-  change(label: string, edits: readonly EditJson[]): void {
+  change(label: string, edits: readonly Edit[]): void {
     if (edits.length > 0) this.store.dispatch(StudioActions.change({ label, edits }));
   }
 

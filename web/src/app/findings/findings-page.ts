@@ -1,3 +1,4 @@
+import { editRemove } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { FindingView } from '@ft/core/views/findingView';
@@ -46,7 +47,9 @@ export class FindingsPage {
   }
 
   protected dropWaiver(id: string): void {
-    const edit = { type: 'waiver.remove', session: this.place()?.session, id };
+    const session = this.place()?.session;
+    if (session === undefined) return;
+    const edit = editRemove('waiver', { session }, id);
     this.store.dispatch(StudioActions.change({ label: 'Drop a waiver that waives nothing', edits: [edit] }));
   }
 }

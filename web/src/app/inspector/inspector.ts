@@ -1,3 +1,4 @@
+import { editAdd, editRemove } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { EntityRef } from '@ft/core/session/entityRef';
@@ -64,13 +65,15 @@ export class Inspector {
     const session = this.place()?.session;
     const reason = this.reason().trim();
     if (session === undefined || reason === '') return;
-    const edit = { type: 'waiver.add', session, item: { id: finding.key, reason } };
+    const edit = editAdd('waiver', { session }, { id: finding.key, reason });
     this.store.dispatch(StudioActions.change({ label: `Waive: ${finding.title}`, edits: [edit] }));
     this.store.dispatch(DraftActions.drop({ key: this.waiverKey() }));
   }
 
   protected unwaive(finding: FindingView): void {
-    const edit = { type: 'waiver.remove', session: this.place()?.session, id: finding.key };
+    const session = this.place()?.session;
+    if (session === undefined) return;
+    const edit = editRemove('waiver', { session }, finding.key);
     this.store.dispatch(
       StudioActions.change({ label: `Take back the waiver: ${finding.title}`, edits: [edit] }),
     );

@@ -1,3 +1,4 @@
+import { editKnob } from '@ft/core/edits/make';
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { SettingCell } from '@ft/core/views/settingCells';
@@ -27,12 +28,14 @@ export class SettingChanges {
 
   /** @param where what the reader calls the line or unit, for the history. */
   set(cell: SettingCell, where: string, value: number | boolean): void {
+    const place = this.place();
+    if (place === null) return;
     // The cell may show a knob on trial; what it was is what the scene says.
     const was = this.found()?.scene.settings[cell.key] ?? null;
     const on = this.trial()?.on;
     if (on?.kind === 'knob' && on.key === cell.key) this.store.dispatch(PlanActions.endTrial());
     else if (value === cell.value) return;
-    const edit = { type: 'setting.set', ...this.place(), key: cell.key, value, was };
+    const edit = editKnob(place, { key: cell.key, value, was });
     const shown = typeof value === 'boolean' ? (value ? 'on' : 'off') : `${String(value)} ${cell.spec.unit}`;
     this.store.dispatch(
       StudioActions.change({ label: `${where}: ${cell.spec.title} ${shown}`, edits: [edit] }),

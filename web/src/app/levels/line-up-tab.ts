@@ -1,3 +1,4 @@
+import { editAdd, editRemove, editSet } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { LineUpRow } from '@ft/core/views/levels/lineUpSheet';
@@ -52,16 +53,17 @@ export class LineUpTab {
       this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: told }));
       return;
     }
-    const base = { session, id: row.station };
     const label = `Line-up: ${row.name} read ${text === '' ? 'again' : text}`;
+    if (session === undefined) return;
+    const [place, id, was] = [{ session }, row.station, row.read];
     const edits =
-      row.read === undefined
+      was === undefined
         ? value === undefined
           ? []
-          : [{ type: 'reading.add', session, item: { id: row.station, level: value } }]
+          : [editAdd('reading', place, { id, level: value })]
         : value === undefined
-          ? [{ type: 'reading.remove', ...base }]
-          : [{ type: 'reading.set', ...base, field: 'level', value, was: row.read }];
+          ? [editRemove('reading', place, id)]
+          : [editSet('reading', place, id, { field: 'level', value, was })];
     if (edits.length > 0) this.store.dispatch(StudioActions.change({ label, edits }));
   }
 }

@@ -1,3 +1,4 @@
+import type { Connector } from '@ft/core/rig/connector';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { CONNECTORS } from '@ft/core/rig/connector';
@@ -101,7 +102,12 @@ export class AdaptorList {
   protected add(name: string, a: string, b: string, count: string): void {
     const number = typedNumber(count);
     if (number === undefined) this.changes.complain('No adaptors were added: they need a number.');
-    else this.changes.addAdaptor({ name: name.trim(), connectors: [a, b], count: number });
+    else
+      this.changes.addAdaptor({
+        name: name.trim(),
+        connectors: [a as Connector, b as Connector],
+        count: number,
+      });
   }
 
   protected setCount(adaptor: Adaptor, text: string): void {

@@ -1,3 +1,4 @@
+import type { Connector } from '@ft/core/rig/connector';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { CONNECTORS } from '@ft/core/rig/connector';
@@ -47,7 +48,7 @@ export class CordsTab {
     else
       this.changes.addStock({
         name: name.trim(),
-        connectors: [a, b],
+        connectors: [a as Connector, b as Connector],
         lengthM: length,
         colour,
         count: number,

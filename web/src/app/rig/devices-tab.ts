@@ -1,3 +1,4 @@
+import type { RoomId } from '@ft/core/rig/ids';
 import type { ElementRef } from '@angular/core';
 import {
   ChangeDetectionStrategy,
@@ -141,7 +142,10 @@ export class DevicesTab {
         `Nothing was added: “${count}” is not a number of devices from 1 to ${String(MOST_AT_ONCE)}.`,
       );
     else {
-      this.changes.addDevices({ name: name.trim() || form.title, room, type: form.type, params }, number);
+      this.changes.addDevices(
+        { name: name.trim() || form.title, room: room as RoomId, type: form.type, params },
+        number,
+      );
       const field = this.nameField()?.nativeElement;
       if (field !== undefined) field.value = '';
       field?.focus();

@@ -1,8 +1,12 @@
+import type { ItemOf, ListName } from '@ft/core/session/lists';
+import type { FieldChange, PlaceOf } from '@ft/core/edits/make';
+import { editAdd, editRemove, editSet, fieldRead } from '@ft/core/edits/make';
 import { Injectable, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
 import type { WantedDevice } from '@ft/core/actions/rig/addDevices';
 import { addDevicesEdits } from '@ft/core/actions/rig/addDevices';
+import type { HardwireId } from '@ft/core/rig/ids';
 import { idFromName } from '@ft/core/rig/ids';
 import type { FaultLine } from '@ft/core/views/rig/faultLines';
 import type { Adaptor, CordStock, Device, Room } from '@ft/core/rig/rigSchema';
@@ -11,7 +15,8 @@ import { studioFeature } from '../state/studio.feature';
 import { Planner } from '../workers/planner.service';
 import type { RigChange } from '../workers/rig-answers';
 
-type NewThing<T extends { readonly id: string }> = { readonly [K in Exclude<keyof T, 'id'>]: unknown };
+/** A thing of a list before it has an id. */
+type NewThing<N extends ListName> = Omit<ItemOf<N>, 'id'>;
 
 /** A change that breaks threads, waiting for a yes. */
 export interface AskedChange extends RigChange {
@@ -28,7 +33,7 @@ export class RigChanges {
   readonly asked = signal<AskedChange | undefined>(undefined);
 
   addRoom(name: string): void {
-    this.add('room', name, this.studio()?.rig.rooms ?? [], { name } satisfies NewThing<Room>);
+    this.add('room', name, this.studio()?.rig.rooms ?? [], { name });
   }
 
   /**
@@ -44,39 +49,45 @@ export class RigChanges {
     return ids;
   }
 
-  addStock(stock: NewThing<CordStock> & { readonly name: string }): void {
+  addStock(stock: NewThing<'stock'>): void {
     this.add('stock', stock.name, this.studio()?.rig.cords ?? [], stock);
   }
 
-  addAdaptor(adaptor: NewThing<Adaptor> & { readonly name: string }): void {
+  addAdaptor(adaptor: NewThing<'adaptor'>): void {
     this.add('adaptor', adaptor.name, this.studio()?.rig.adaptors ?? [], adaptor);
   }
 
   removeAdaptor({ id, name }: Adaptor): void {
-    this.change(`Remove ${name}`, [{ type: 'adaptor.remove', id }]);
+    this.change(`Remove ${name}`, [editRemove('adaptor', {}, id)]);
   }
 
   /** A place works again. What was routed round it stays where it is. */
   mend({ lane, name }: FaultLine): void {
-    this.change(`${name} works again`, [{ type: 'fault.remove', id: lane }]);
+    this.change(`${name} works again`, [editRemove('fault', {}, lane)]);
   }
 
   noteFault({ lane, name, note }: FaultLine, value: string): void {
     if (value.trim() === note) return;
-    const edit = { type: 'fault.set', id: lane, field: 'note', value: value.trim(), was: note };
+    const edit = editSet('fault', {}, lane, { field: 'note', value: value.trim(), was: note });
     this.change(`${name}: what is wrong`, [edit]);
   }
 
   /** Changes one field of a room, device, cord stock or adaptor. */
-  set(
-    what: 'room' | 'device' | 'stock' | 'adaptor',
-    item: Room | Device | CordStock | Adaptor,
-    field: string,
+  set<N extends 'room' | 'device' | 'stock' | 'adaptor'>(
+    what: N,
+    item: ItemOf<N>,
+    field: FieldChange<N>['field'] & string,
     value: unknown,
   ): void {
-    const was = (item as unknown as Record<string, unknown>)[field] ?? null;
+    const was = (item as Readonly<Record<string, unknown>>)[field] ?? null;
     if (value === was) return;
-    this.change(`${item.name}: ${field}`, [{ type: `${what}.set`, id: item.id, field, value, was }]);
+    const edit = editSet<N>(
+      what,
+      {} as PlaceOf<N>,
+      item.id,
+      fieldRead(what, field as FieldChange<N>['field'], value, was),
+    );
+    this.change(`${item.name}: ${field}`, [edit]);
   }
 
   /** Gives a device other parameters; asks first where threads would break. */
@@ -96,8 +107,8 @@ export class RigChanges {
     this.askOrMake(`Remove ${stock.name}`, await this.planner.api.removeStock(stock));
   }
 
-  removeWire(id: string, label: string): void {
-    this.change(`Unwire ${label}`, [{ type: 'hardwire.remove', id }]);
+  removeWire(id: HardwireId, label: string): void {
+    this.change(`Unwire ${label}`, [editRemove('hardwire', {}, id)]);
   }
 
   /** Makes the change that was asked about, or forgets it. */
@@ -112,7 +123,7 @@ export class RigChanges {
     this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
   }
 
-  change(label: string, edits: readonly EditJson[]): void {
+  change(label: string, edits: readonly Edit[]): void {
     if (edits.length > 0) this.store.dispatch(StudioActions.change({ label, edits }));
   }
 
@@ -122,12 +133,17 @@ export class RigChanges {
     else this.change(label, change.edits);
   }
 
-  private add(what: string, name: string, others: readonly { readonly id: string }[], item: object): void {
+  private add<N extends 'room' | 'stock' | 'adaptor'>(
+    what: N,
+    name: string,
+    others: readonly { readonly id: string }[],
+    item: NewThing<N>,
+  ): void {
     if (name.trim() === '') {
       this.complain('Nothing was added: type a name first.');
       return;
     }
     const id = idFromName(name, new Set(others.map((other) => other.id)), what);
-    this.change(`Add ${name}`, [{ type: `${what}.add`, item: { id, ...item } }]);
+    this.change(`Add ${name}`, [editAdd<N>(what, {} as PlaceOf<N>, { id, ...item } as unknown as ItemOf<N>)]);
   }
 }

@@ -1,3 +1,4 @@
+import { editSet, fieldRead } from '@ft/core/edits/make';
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
@@ -66,7 +67,7 @@ export class RoutingPage {
     const other = was[at + by];
     if (session === undefined || other === undefined) return;
     const value = was.map((each) => (each === preference ? other : each === other ? preference : each));
-    const edit = { type: 'session.set', id: session.id, field: 'routing', value, was };
+    const edit = editSet('session', {}, session.id, { field: 'routing', value, was });
     const label = `Routing: ${PREFERENCE_WORDS[preference]} ${by < 0 ? 'before' : 'after'} ${PREFERENCE_WORDS[other]}`;
     this.store.dispatch(StudioActions.change({ label, edits: [edit] }));
   }
@@ -76,7 +77,8 @@ export class RoutingPage {
     const row = this.rows().find(({ thread }) => thread.id === this.thread());
     if (row === undefined) return;
     const { id, pins } = row.thread;
-    const edits = await this.planner.api.changeThread(id, `pins.${role}`, station, pins[role] ?? null);
+    const pin = fieldRead('thread', `pins.${role}`, station, pins[role]);
+    const edits = await this.planner.api.changeThread(id, pin);
     this.store.dispatch(StudioActions.change({ label: `${row.name}: ${title} ${name}`, edits }));
   }
 }

@@ -1,3 +1,5 @@
+import type { FieldChange } from '@ft/core/edits/make';
+import { editSet } from '@ft/core/edits/make';
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { SceneStart } from '@ft/core/actions/scenes/sceneEdits';
@@ -35,18 +37,20 @@ export class SceneChanges {
   rename(scene: Scene, typed: string): void {
     const name = typed.trim();
     if (name !== '' && name !== scene.name)
-      this.set(scene, 'name', name, scene.name, `Rename scene to ${name}`);
+      this.set(scene, { field: 'name', value: name, was: scene.name }, `Rename scene to ${name}`);
   }
 
   /** @param base null lets the scene stand alone. */
   follow(scene: Scene, base: Scene | null): void {
     const label = base === null ? `${scene.name} stands alone` : `${scene.name} follows ${base.name}`;
-    this.set(scene, 'follows', base?.id ?? null, scene.follows ?? null, label);
+    const was = scene.follows ?? null;
+    this.set(scene, { field: 'follows', value: base?.id ?? null, was }, label);
   }
 
   archive(scene: Scene, isAway: boolean): void {
     const label = isAway ? `Put ${scene.name} away` : `Bring ${scene.name} back`;
-    this.set(scene, 'archived', isAway ? true : null, scene.archived ?? null, label);
+    const was = scene.archived ?? null;
+    this.set(scene, { field: 'archived', value: isAway ? true : null, was }, label);
   }
 
   /** Brings a thread into a scene, or takes it out. */
@@ -56,9 +60,10 @@ export class SceneChanges {
     this.store.dispatch(StudioActions.change({ label, edits }));
   }
 
-  private set(scene: Scene, field: string, value: unknown, was: unknown, label: string): void {
+  private set(scene: Scene, change: FieldChange<'scene'>, label: string): void {
     const session = this.found()?.session.id;
-    const edit = { type: 'scene.set', session, id: scene.id, field, value, was };
+    if (session === undefined) return;
+    const edit = editSet('scene', { session }, scene.id, change);
     this.store.dispatch(StudioActions.change({ label, edits: [edit] }));
   }
 }

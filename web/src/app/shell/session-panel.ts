@@ -1,7 +1,8 @@
+import { editSet, editStudioName, fieldRead } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
 import { BUFFER_SAMPLES, WORD_LENGTHS_BITS } from '@ft/core/session/sessionSchema';
 import { SAMPLE_RATES_HZ } from '@ft/core/units/sampleRates';
 import { referenceDbuOf } from '@ft/core/units/digitalLevel';
@@ -10,12 +11,12 @@ import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { typedNumber } from '@ft/core/text/typedNumber';
 
-/** A name that can be changed, and the edit that changes it, but for its values. */
+/** A name that can be changed, and the edit that changes it. */
 interface NameField {
   readonly what: 'session' | 'scene' | 'studio';
   readonly label: string;
   readonly value: string;
-  readonly edit: EditJson;
+  readonly edit: (value: string, was: string) => Edit;
 }
 
 /** The facts of the session in the header, and behind them the fields that change them. */
@@ -61,15 +62,16 @@ export class SessionPanel {
         what: 'session',
         label: 'Session',
         value: session.name,
-        edit: { type: 'session.set', id: session.id },
+        edit: (value, was) => editSet('session', {}, session.id, { field: 'name', value, was }),
       },
       {
         what: 'scene',
         label: 'Scene',
         value: scene.name,
-        edit: { type: 'scene.set', session: session.id, id: scene.id },
+        edit: (value, was) =>
+          editSet('scene', { session: session.id }, scene.id, { field: 'name', value, was }),
       },
-      { what: 'studio', label: 'Studio', value: studio.name, edit: { type: 'studio.set' } },
+      { what: 'studio', label: 'Studio', value: studio.name, edit: editStudioName },
     ];
   });
 
@@ -90,7 +92,7 @@ export class SessionPanel {
   protected rename({ what, value: was, edit }: NameField, typed: string): void {
     const value = typed.trim();
     if (value === '' || value === was) return;
-    const edits = [{ ...edit, field: 'name', value, was }];
+    const edits = [edit(value, was)];
     this.store.dispatch(StudioActions.change({ label: `Rename ${what} to ${value}`, edits }));
   }
 
@@ -111,7 +113,7 @@ export class SessionPanel {
   ): void {
     const session = this.found()?.session;
     if (session === undefined || session[field] === value) return;
-    const edit = { type: 'session.set', id: session.id, field, value, was: session[field] };
+    const edit = editSet('session', {}, session.id, fieldRead('session', field, value, session[field]));
     this.store.dispatch(StudioActions.change({ label: `Session: ${shown}`, edits: [edit] }));
   }
 }

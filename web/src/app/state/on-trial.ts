@@ -1,4 +1,5 @@
-import type { EditJson } from '@ft/core/edits/editKind';
+import { editKnob, editSet, fieldRead } from '@ft/core/edits/make';
+import type { Edit } from '@ft/core/edits/make';
 import { inScene, inSession } from '@ft/core/edits/shelf';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
@@ -41,21 +42,18 @@ export function onTrial(studio: Studio, place: ScenePlace, trial: Trial | null):
 }
 
 /** The change that sets a level as it stands on trial; undefined where what it is of is gone. */
-export function trialEdit(studio: Studio, place: ScenePlace, trial: Trial): EditJson | undefined {
+export function trialEdit(studio: Studio, place: ScenePlace, trial: Trial): Edit | undefined {
   const found = findScene(studio, place);
   const { on, value } = trial;
   if (on.kind === 'knob')
-    return (
-      found && {
-        ...{ type: 'setting.set', ...place, key: on.key, value },
-        was: found.scene.settings[on.key] ?? null,
-      }
-    );
+    return found && editKnob(place, { key: on.key, value, was: found.scene.settings[on.key] ?? null });
   const turned = trackChange(found?.session, trial);
-  return (
-    turned && {
-      ...{ type: 'track.set', session: place.session, id: turned.track.id, ...turned.change },
-      was: turned.track[turned.change.field],
-    }
+  if (turned === undefined) return undefined;
+  const { track, change } = turned;
+  return editSet(
+    'track',
+    { session: place.session },
+    track.id,
+    fieldRead('track', change.field, change.value, track[change.field]),
   );
 }

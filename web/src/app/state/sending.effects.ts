@@ -1,3 +1,4 @@
+import type { Edit } from '@ft/core/edits/make';
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
@@ -114,7 +115,12 @@ export const settleStrays = createEffect(
         const strays = keptPending(ref.id, ref.incarnation).stray;
         for (const { id } of strays) forgetPending(ref.id, id);
         if (action.type === StudioActions.dropStrays.type) return EMPTY;
-        return from(strays.map(({ label, edits }) => StudioActions.change({ label, edits })));
+        // They were made here before they were kept.
+        return from(
+          strays.map(({ label, edits }) =>
+            StudioActions.change({ label, edits: edits as unknown as readonly Edit[] }),
+          ),
+        );
       }),
     );
   },

@@ -1,7 +1,7 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
 import type { EntryMessage, Gone, StudioAt, UndoState } from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import type { Draft } from './draft.feature';
 import type { KeptChanges } from './pending-store';
@@ -23,7 +23,7 @@ export const StudioActions = createActionGroup({
     'Open failed': props<{ message: string }>(),
     Close: emptyProps(),
     /** A person's change: what it is called, and its edits. `draft` is kept should the server refuse. */
-    Change: props<{ label: string; edits: readonly EditJson[]; draft?: Draft }>(),
+    Change: props<{ label: string; edits: readonly Edit[]; draft?: Draft }>(),
     Proposed: props<{ change: Change; draft?: Draft }>(),
     'Entry arrived': props<{ entry: EntryMessage }>(),
     Refused: props<{ changeId: string; label: string; message: string }>(),

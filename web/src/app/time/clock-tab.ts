@@ -1,3 +1,6 @@
+import type { DeviceId } from '@ft/core/rig/ids';
+import type { Device } from '@ft/core/rig/rigSchema';
+import { editSet } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { ClockRow } from '@ft/core/views/time/clockView';
@@ -44,7 +47,7 @@ export class ClockTab {
   }
 
   protected fix(row: ClockRow, text: string): void {
-    const rateHz = text === '' ? undefined : Number(text);
+    const rateHz = text === '' ? undefined : (Number(text) as SampleRateHz);
     const value = { follows: 'internal', ...(rateHz !== undefined && { rateHz }) };
     this.setClock(
       row,
@@ -53,16 +56,11 @@ export class ClockTab {
     );
   }
 
-  protected takeRate(rateHz: number): void {
+  protected takeRate(rateHz: SampleRateHz): void {
     const session = this.session();
     if (session === undefined) return;
-    const edit = {
-      type: 'session.set',
-      id: session.id,
-      field: 'sampleRateHz',
-      value: rateHz,
-      was: session.sampleRateHz,
-    };
+    const was = session.sampleRateHz;
+    const edit = editSet('session', {}, session.id, { field: 'sampleRateHz', value: rateHz, was });
     this.store.dispatch(StudioActions.change({ label: `Sample rate ${formatRate(rateHz)}`, edits: [edit] }));
     this.tried.set(undefined);
   }
@@ -70,8 +68,9 @@ export class ClockTab {
   protected automate(device: string): void {
     const session = this.session();
     if (session === undefined) return;
-    const [value, was] = [device === '' ? null : device, session.automatedConsole ?? null];
-    const edit = { type: 'session.set', id: session.id, field: 'automatedConsole', value, was };
+    const value = device === '' ? null : (device as DeviceId);
+    const was = session.automatedConsole ?? null;
+    const edit = editSet('session', {}, session.id, { field: 'automatedConsole', value, was });
     this.store.dispatch(StudioActions.change({ label: 'Console automation', edits: [edit] }));
   }
 
@@ -79,14 +78,9 @@ export class ClockTab {
     return this.studio()?.rig.devices.find(({ id }) => id === device)?.clock;
   }
 
-  private setClock(row: ClockRow, value: unknown, label: string): void {
-    const edit = {
-      type: 'device.set',
-      id: row.device,
-      field: 'clock',
-      value,
-      was: this.clockOf(row) ?? null,
-    };
+  private setClock(row: ClockRow, value: Device['clock'] | null, label: string): void {
+    const was = this.clockOf(row) ?? null;
+    const edit = editSet('device', {}, row.device, { field: 'clock', value: value ?? null, was });
     this.store.dispatch(StudioActions.change({ label: `Clock: ${label}`, edits: [edit] }));
   }
 }

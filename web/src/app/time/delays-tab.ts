@@ -1,3 +1,6 @@
+import type { DeviceId, PerformerId, SessionId } from '@ft/core/rig/ids';
+import type { Edit, FieldChange } from '@ft/core/edits/make';
+import { editAdd, editRemove, editSet, fieldRead } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { formatMs, formatSamples } from '@ft/core/units/format';
@@ -45,53 +48,46 @@ export class DelaysTab {
   protected add(name: string): void {
     if (name === '') return;
     const taken = new Set<string>(this.performers().map(({ id }) => id));
-    const id = idFromName(name, taken, 'performer');
-    this.change(`Cues: ${name}`, {
-      type: 'performer.add',
-      item: { id, name, cueLimitMs: USUAL_CUE_LIMIT_MS },
-    });
+    const id = idFromName(name, taken, 'performer') as PerformerId;
+    const item = { id, name, cueLimitMs: USUAL_CUE_LIMIT_MS };
+    this.change(`Cues: ${name}`, (session) => editAdd('performer', { session }, item));
   }
 
   protected remove({ id, name }: Performer): void {
-    this.change(`Cues: ${name} taken off`, { type: 'performer.remove', id });
+    this.change(`Cues: ${name} taken off`, (session) => editRemove('performer', { session }, id));
   }
 
   protected wear(performer: Performer, device: string): void {
-    this.set(
-      performer,
-      'headphones',
-      device === '' ? null : device,
-      performer.headphones ?? null,
-      'headphones',
-    );
+    const value = device === '' ? null : (device as DeviceId);
+    this.set(performer, { field: 'headphones', value, was: performer.headphones ?? null }, 'headphones');
   }
 
   protected limit(performer: Performer, field: HTMLInputElement): void {
     const value = this.figure(field, 0.1, 500, 'ms');
     if (value !== undefined)
-      this.set(performer, 'cueLimitMs', value, performer.cueLimitMs, `limit ${String(value)} ms`);
+      this.set(
+        performer,
+        { field: 'cueLimitMs', value, was: performer.cueLimitMs },
+        `limit ${String(value)} ms`,
+      );
   }
 
   protected hours(performer: Performer, field: HTMLInputElement): void {
     const was = performer.hoursADay ?? null;
     if (field.value.trim() === '') {
-      this.set(performer, 'hoursADay', null, was, 'hours left open');
+      this.set(performer, { field: 'hoursADay', value: null, was }, 'hours left open');
       return;
     }
     const value = this.figure(field, 0, 24, 'hours');
-    if (value !== undefined) this.set(performer, 'hoursADay', value, was, `${String(value)} h a day`);
+    if (value !== undefined)
+      this.set(performer, { field: 'hoursADay', value, was }, `${String(value)} h a day`);
   }
 
   protected setTable(value: string): void {
     const session = this.session();
     if (session === undefined || value === session.hearingTable) return;
-    const edit = {
-      type: 'session.set',
-      id: session.id,
-      field: 'hearingTable',
-      value,
-      was: session.hearingTable,
-    };
+    const change = fieldRead('session', 'hearingTable', value, session.hearingTable);
+    const edit = editSet('session', {}, session.id, change);
     this.store.dispatch(
       StudioActions.change({ label: `Cue levels held against ${value.toUpperCase()}`, edits: [edit] }),
     );
@@ -105,12 +101,12 @@ export class DelaysTab {
     return undefined;
   }
 
-  private set({ id, name }: Performer, field: string, value: unknown, was: unknown, words: string): void {
-    this.change(`Cues: ${name}, ${words}`, { type: 'performer.set', id, field, value, was });
+  private set({ id, name }: Performer, change: FieldChange<'performer'>, words: string): void {
+    this.change(`Cues: ${name}, ${words}`, (session) => editSet('performer', { session }, id, change));
   }
 
-  private change(label: string, edit: { readonly type: string; readonly [more: string]: unknown }): void {
+  private change(label: string, edit: (session: SessionId) => Edit): void {
     const session = this.session()?.id;
-    this.store.dispatch(StudioActions.change({ label, edits: [{ ...edit, session }] }));
+    if (session !== undefined) this.store.dispatch(StudioActions.change({ label, edits: [edit(session)] }));
   }
 }

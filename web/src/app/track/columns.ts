@@ -1,3 +1,4 @@
+import type { FieldChange } from '@ft/core/edits/make';
 import type { ChoiceField } from '@ft/core/views/track/choices';
 import type { PlanRow, StationCell } from '@ft/core/views/plan';
 import type { SettingCell } from '@ft/core/views/settingCells';
@@ -11,7 +12,12 @@ export type Column =
       readonly field: TextField;
       readonly wide?: boolean;
     }
-  | { readonly kind: 'choice'; readonly title: string; readonly choice: ChoiceField; readonly field: string }
+  | {
+      readonly kind: 'choice';
+      readonly title: string;
+      readonly choice: ChoiceField;
+      readonly field: FieldChange<'thread'>['field'];
+    }
   | {
       readonly kind: 'setting';
       readonly title: string;

@@ -1,9 +1,11 @@
+import type { FieldChange } from '@ft/core/edits/make';
+import { fieldRead } from '@ft/core/edits/make';
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Choice } from '@ft/core/views/track/choices';
 import type { PlanRow } from '@ft/core/views/plan';
 import type { TypedLine } from '@ft/core/typed/thread/typedThread';
-import type { LaneId, ThreadId } from '@ft/core/rig/ids';
+import type { LaneId, StationId, ThreadId } from '@ft/core/rig/ids';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import { SettingChanges } from '../inspector/setting-changes';
 import { newId } from '../state/new-id';
@@ -63,7 +65,7 @@ export class ThreadChanges {
     const { id, link = null } = row.thread;
     const before = above.thread.link ?? { lead: above.thread.id, place: 1 };
     const value = link === null ? { lead: before.lead, place: before.place + 1 } : null;
-    const edits = await this.planner.api.changeThread(id, 'link', value, link);
+    const edits = await this.planner.api.changeThread(id, { field: 'link', value, was: link });
     const label = value === null ? `${row.name} stands alone` : `${row.name} beside ${above.name}`;
     this.store.dispatch(StudioActions.change({ label, edits }));
   }
@@ -78,7 +80,7 @@ export class ThreadChanges {
       return `“${text}” is not a number. Type one, such as 88.`;
     const was = row.thread[column.field];
     if (value !== was)
-      void this.set(row, column.field, value ?? null, was ?? null, column.title, text.trim());
+      void this.set(row, fieldRead('thread', column.field, value, was), column.title, text.trim());
     return undefined;
   }
 
@@ -87,10 +89,11 @@ export class ThreadChanges {
     if (column.kind !== 'choice') return;
     if (column.choice === 'processor') {
       const { inserts } = row.thread;
-      void this.set(row, 'inserts', [...inserts, choice.id], inserts, 'Inserts', choice.name);
+      const value = [...inserts, choice.id as StationId];
+      void this.set(row, { field: 'inserts', value, was: inserts }, 'Inserts', choice.name);
     } else {
       const was = column.choice === 'from' ? row.thread.from : (row.thread.pins[column.choice] ?? null);
-      void this.set(row, column.field, choice.id, was, column.title, choice.name);
+      void this.set(row, fieldRead('thread', column.field, choice.id, was), column.title, choice.name);
     }
   }
 
@@ -98,11 +101,13 @@ export class ThreadChanges {
   clear(row: PlanRow, column: Column): void {
     if (column.kind === 'choice' && column.choice === 'processor') {
       const { inserts } = row.thread;
-      if (inserts.length > 0) void this.set(row, 'inserts', inserts.slice(0, -1), inserts, 'Inserts');
+      if (inserts.length > 0)
+        void this.set(row, { field: 'inserts', value: inserts.slice(0, -1), was: inserts }, 'Inserts');
       return;
     }
     const station = stationIn(row, column);
-    if (station?.pinned === true) void this.set(row, column.field, null, station.id, `Unpin ${column.title}`);
+    if (station?.pinned === true && column.kind === 'choice')
+      void this.set(row, fieldRead('thread', column.field, null, station.id), `Unpin ${column.title}`);
     if (column.kind === 'text' || column.kind === 'number') {
       if (column.field !== 'number') this.enter(row, column, '');
     }
@@ -116,7 +121,8 @@ export class ThreadChanges {
     const station = stationIn(row, column);
     if (station === undefined) return;
     if (station.pinned) this.clear(row, column);
-    else void this.set(row, column.field, station.id, null, `Pin ${column.title}`);
+    else if (column.kind === 'choice')
+      void this.set(row, fieldRead('thread', column.field, station.id, null), `Pin ${column.title}`);
   }
 
   async remove(row: PlanRow): Promise<void> {
@@ -131,16 +137,9 @@ export class ThreadChanges {
   }
 
   /** @param typed what the person typed or chose, in words: kept in the cell should the change be refused. */
-  private async set(
-    row: PlanRow,
-    field: string,
-    value: unknown,
-    was: unknown,
-    title: string,
-    typed = '',
-  ): Promise<void> {
-    const edits = await this.planner.api.changeThread(row.thread.id, field, value, was);
-    const draft = typed === '' ? undefined : { key: `${row.thread.id}:${field}`, text: typed };
+  private async set(row: PlanRow, change: FieldChange<'thread'>, title: string, typed = ''): Promise<void> {
+    const edits = await this.planner.api.changeThread(row.thread.id, change);
+    const draft = typed === '' ? undefined : { key: `${row.thread.id}:${change.field}`, text: typed };
     this.store.dispatch(
       StudioActions.change({ label: `${row.name}: ${title}`, edits, ...(draft && { draft }) }),
     );

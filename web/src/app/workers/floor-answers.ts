@@ -1,4 +1,4 @@
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
 import { onFloorEdits, tickEdits } from '@ft/core/actions/bay/floorEdits';
 import { tickCord } from '@ft/core/actions/bay/floorTick';
 import { stepLabel } from '@ft/core/views/bay/stepLabel';
@@ -19,7 +19,7 @@ export interface FloorAnswers {
   workList(isTeardown: boolean, here?: RoomId): WorkList;
   tickStep(id: string, isTeardown: boolean): HandPatch;
   tickCord(id: CordId): HandPatch;
-  markOnFloor(isTeardown: boolean): readonly EditJson[];
+  markOnFloor(isTeardown: boolean): readonly Edit[];
   deadJack(jack: LaneId, note: string): DeadJack;
 }
 

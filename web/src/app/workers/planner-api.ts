@@ -4,7 +4,7 @@ import { workedScene } from '@ft/core/scene/workedScene';
 import { workedSceneAfter } from '@ft/core/scene/workedSceneAfter';
 import type { EntityRef } from '@ft/core/session/entityRef';
 import { areWaysKnown, withWays, withWaysLater } from '@ft/core/scene/nearestWays';
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit, FieldChange } from '@ft/core/edits/make';
 import { keepSame } from '@ft/core/edits/keepSame';
 import type { Choice, ChoiceField } from '@ft/core/views/track/choices';
 import { choicesFor } from '@ft/core/views/track/choices';
@@ -65,9 +65,9 @@ export interface PlannerApi extends FloorAnswers, LevelsAnswers, RigAnswers, Sce
   find(text: string): readonly FoundPlace[];
   typed(text: string): TypedThread;
   /** The sides of a wide thread, routed together. */
-  addThreads(threads: readonly Thread[]): readonly EditJson[];
-  changeThread(id: ThreadId, field: string, value: unknown, was: unknown): readonly EditJson[];
-  removeThread(id: ThreadId): readonly EditJson[];
+  addThreads(threads: readonly Thread[]): readonly Edit[];
+  changeThread(id: ThreadId, change: FieldChange<'thread'>): readonly Edit[];
+  removeThread(id: ThreadId): readonly Edit[];
   /** Why a thread goes the way it goes. */
   reasons(id: ThreadId): WayReasons | undefined;
 }
@@ -123,8 +123,7 @@ export function createPlanner(): PlannerApi {
     find: (text) => findPlaces(there().context, text),
     typed: (text) => typedThread(there().context, text),
     addThreads: (threads) => addThreadsEdits(there().studio, there().place, threads),
-    changeThread: (id, field, value, was) =>
-      changeThreadEdits(there().studio, there().place, id, field, value, was),
+    changeThread: (id, change) => changeThreadEdits(there().studio, there().place, id, change),
     removeThread: (id) => removeThreadEdits(there().studio, there().place, id),
     reasons(id) {
       const { rig, session, scene } = there().context;

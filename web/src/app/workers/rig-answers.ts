@@ -1,4 +1,4 @@
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
 import type { RigTableName } from '@ft/core/formats/csv/rigTables';
 import { RIG_TABLE } from '@ft/core/formats/csv/rigTables';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
@@ -38,7 +38,7 @@ import type { WorkerState } from './worker-state';
 
 /** A change to the rig that takes something with it: its edits, and what breaks. */
 export interface RigChange {
-  readonly edits: readonly EditJson[];
+  readonly edits: readonly Edit[];
   readonly loss: RigLoss;
 }
 
@@ -69,7 +69,7 @@ export interface RigAnswers {
 
 /** Answers about the rig of the scene last planned. */
 export function createRigAnswers(there: () => WorkerState): RigAnswers {
-  const change = (edits: readonly EditJson[]): RigChange => ({ edits, loss: rigLoss(there().studio, edits) });
+  const change = (edits: readonly Edit[]): RigChange => ({ edits, loss: rigLoss(there().studio, edits) });
   return {
     typeForms,
     wires: () => wireLines(there().context),

@@ -1,4 +1,4 @@
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
 import { patchEdits } from '@ft/core/actions/patchEdits';
 import type { Movement } from '@ft/core/views/routing/movements';
 import { movementsOf } from '@ft/core/views/routing/movements';
@@ -14,7 +14,7 @@ export type RoutingProgress = (searches: number) => void;
 
 /** What came of a routing: the edits that make it, and which threads found no way. */
 export interface RoutingResult {
-  readonly edits: readonly EditJson[];
+  readonly edits: readonly Edit[];
   readonly routed: number;
   readonly stuck: number;
   /** What moved, and what for. */

@@ -1,4 +1,4 @@
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
 import { compareScenes } from '@ft/core/views/scenes/compareScenes';
@@ -16,7 +16,7 @@ export type Side = ScenePlace | 'floor' | 'all-normals';
 /** What the screens of the scenes may ask. */
 export interface SceneAnswers {
   newScene(name: string, start: SceneStart): NewScene | undefined;
-  threadInScene(thread: ThreadId, scene: SceneId, isIn: boolean): readonly EditJson[];
+  threadInScene(thread: ThreadId, scene: SceneId, isIn: boolean): readonly Edit[];
   compare(left: Side, right: Side): SceneComparison | undefined;
 }
 

@@ -1,4 +1,4 @@
-import type { EditJson } from '@ft/core/edits/editKind';
+import type { Edit } from '@ft/core/edits/make';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import { readTracksCsv, tracksCsv } from '@ft/core/formats/csv/tracksCsv';
 import type { CellEdits } from '@ft/core/actions/mix/trackEdits';
@@ -20,9 +20,9 @@ import type { WorkerState } from './worker-state';
 export interface TrackAnswers {
   trackRows(): readonly TrackRow[];
   trackCell(track: Track, field: TrackField, text: string): CellEdits;
-  templateTracks(template: TrackTemplate): readonly EditJson[];
-  removeTrack(track: Track): readonly EditJson[];
-  removeBus(bus: Bus): readonly EditJson[];
+  templateTracks(template: TrackTemplate): readonly Edit[];
+  removeTrack(track: Track): readonly Edit[];
+  removeBus(bus: Bus): readonly Edit[];
   readTracks(text: string): TableReading;
   writeTracks(): string;
 }
@@ -30,7 +30,7 @@ export interface TrackAnswers {
 /** Answers about the tracks of the session last planned. */
 export function createTrackAnswers(there: () => WorkerState): TrackAnswers {
   const session = (): WorkerState['context']['session'] => there().context.session;
-  const withHost = (): readonly EditJson[] => hostEdits(there().studio.rig, session());
+  const withHost = (): readonly Edit[] => hostEdits(there().studio.rig, session());
   return {
     trackRows: () => trackRows(there().context),
     trackCell: (track, field, text) => trackCellEdits(session(), track, field, text),
