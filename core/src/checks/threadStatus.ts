@@ -7,9 +7,10 @@ import { isPlugged } from '../session/onFloor';
 
 /**
  * planned: a way is free but not taken. routed: it runs, on cords not yet plugged. patched: every cord
- * it needs is plugged. broken: it does not run and no way is free.
+ * it needs is plugged. proven: it was measured and is what was planned. broken: it does not run and no way is free.
  */
-export type ThreadStatus = 'planned' | 'routed' | 'patched' | 'broken';
+export const THREAD_STATUSES = ['planned', 'routed', 'patched', 'proven', 'broken'] as const;
+export type ThreadStatus = (typeof THREAD_STATUSES)[number];
 
 /** Whether there is no way, not even if others moved. */
 const isStuck = (way: readonly ProposedCord[] | Obstacle | undefined): boolean =>

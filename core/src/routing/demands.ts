@@ -1,3 +1,4 @@
+import { endsWhereNamed } from '../session/purposes';
 import type { SignalGraph } from '../graph/signalGraph';
 import type { HostProfile } from '../session/daw/hostProfile';
 import type { Session, Thread } from '../session/sessionSchema';
@@ -92,7 +93,7 @@ export function itemsFor(
     const inOrder = [...sides].sort((a, b) => sideOf(a) - sideOf(b));
     const demands = inOrder.map(demand);
     // Feeds end where they say, so their sides need no slot together.
-    if (first === undefined || sides.length === 1 || inOrder.some(({ purpose }) => purpose === 'feed'))
+    if (first === undefined || sides.length === 1 || inOrder.some(({ purpose }) => endsWhereNamed(purpose)))
       return demands.map((each) => ({ demands: [each] }));
     const width = sideOf(inOrder.at(-1) ?? first) + 1;
     const slots = slotsOf(graph, width).map((slot) => inOrder.map((side) => slot[sideOf(side)] ?? -1));

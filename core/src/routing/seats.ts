@@ -1,3 +1,4 @@
+import { endsWhereNamed } from '../session/purposes';
 import { reach } from '../graph/reach';
 import type { SignalGraph } from '../graph/signalGraph';
 import type { Thread } from '../session/sessionSchema';
@@ -10,7 +11,7 @@ export function wideThreads(threads: readonly Thread[]): readonly (readonly Thre
   const groups = new Map<string, Thread[]>();
   for (const thread of threads) groups.set(leadOf(thread), [...(groups.get(leadOf(thread)) ?? []), thread]);
   return [...groups.values()]
-    .filter((sides) => sides.length > 1 && sides.every(({ purpose }) => purpose !== 'feed'))
+    .filter((sides) => sides.length > 1 && sides.every(({ purpose }) => !endsWhereNamed(purpose)))
     .map((sides) => sides.sort((a, b) => sideOf(a) - sideOf(b)));
 }
 

@@ -1,3 +1,4 @@
+import { endsWhereNamed } from '../session/purposes';
 import type { PinRole, StationRole } from '../rig/deviceModel';
 import type { SignalGraph } from '../graph/signalGraph';
 import type { LaneId, StationId } from '../rig/ids';
@@ -37,7 +38,7 @@ function any(graph: SignalGraph, role: StationRole): Waypoint {
 
 /** Where a thread ends: a DAW input, or the input it feeds. */
 function endOf(graph: SignalGraph, { pins, purpose, to }: Thread): Waypoint {
-  if (purpose === 'feed' && to !== undefined) {
+  if (endsWhereNamed(purpose) && to !== undefined) {
     const lane = graph.laneIndex.get(to);
     return { role: 'input', lane: to, lanes: new Set(lane === undefined ? [] : [lane]) };
   }

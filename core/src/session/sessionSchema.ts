@@ -20,6 +20,7 @@ import { PREFERENCE_ORDER, preferenceOrderSchema } from './preferences';
 import { busSchema, crestDb, trackSchema } from './daw/trackSchema';
 import { SAMPLE_RATES_HZ } from '../units/sampleRates';
 import { HEARING_TABLES } from '../units/hearing';
+import { PURPOSES } from './purposes';
 import { performerSchema } from './performerSchema';
 import { readingSchema } from './readingSchema';
 
@@ -32,13 +33,6 @@ export const pinsSchema = z.strictObject(
     z.ZodOptional<typeof stationIdSchema>
   >,
 );
-
-/**
- * input: a source to a DAW input. insert: a DAW output through outboard and back to a DAW input. feed: any
- * output to one named input.
- */
-export const PURPOSES = ['input', 'insert', 'feed'] as const;
-export type Purpose = (typeof PURPOSES)[number];
 
 /** A thread is at most as wide as a DB-25 or an optical link. */
 export const MOST_WIDE = 8;

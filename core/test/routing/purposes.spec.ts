@@ -1,3 +1,4 @@
+import { endsWhereNamed, PURPOSES } from '@ft/core/session/purposes';
 import type { Parts } from '../fixtures/studioOf';
 import type { Wires } from './lineRig';
 import { cordsIn, from, outcomeOf, routed, studio, to } from './lineRig';
@@ -105,15 +106,18 @@ describe('kinds of signal', () => {
 });
 
 describe('a feed', () => {
-  it('ends at the input it names', () => {
-    const routing = routed(
-      studio({
-        wires: [['line-bay/lower-rear-8/1', 'converter/line-in-1/4']].slice(1) as never,
-        threads: [{ purpose: 'feed', from: 'opto/out-1/1', to: 'opto/in-2/1' }],
-      }),
-    );
-    expect(cordsIn(routing)).toEqual(['unit-bay/upper-1/1 → unit-bay/lower-2/1']);
-  });
+  it.each(PURPOSES.filter(endsWhereNamed))(
+    'ends at the input it names, whatever it is for: %s',
+    (purpose) => {
+      const routing = routed(
+        studio({
+          wires: [['line-bay/lower-rear-8/1', 'converter/line-in-1/4']].slice(1) as never,
+          threads: [{ purpose, from: 'opto/out-1/1', to: 'opto/in-2/1' }],
+        }),
+      );
+      expect(cordsIn(routing)).toEqual(['unit-bay/upper-1/1 → unit-bay/lower-2/1']);
+    },
+  );
 
   it('of two sides goes to two inputs that need not be adjacent', () => {
     const routing = routed(

@@ -1,3 +1,4 @@
+import { endsWhereNamed } from '../../session/purposes';
 import type { Lane, SignalGraph } from '../../graph/signalGraph';
 import { namingOf } from '../../words/naming';
 import { threadName } from '../../session/threadName';
@@ -64,7 +65,7 @@ export function movableHolders(
 /** Microphones for inputs, DAW outputs for inserts, any output for feeds. */
 function isSource(graph: SignalGraph, { purpose }: Thread): (lane: Lane) => boolean {
   if (purpose === 'input') return ({ microphone }) => microphone !== undefined;
-  if (purpose === 'feed') return ({ direction, face }) => direction === 'out' && face !== 'inside';
+  if (endsWhereNamed(purpose)) return ({ direction, face }) => direction === 'out' && face !== 'inside';
   const outputs = new Set(graph.stations.filter(({ role }) => role === 'daw-output').map((each) => each.out));
   return ({ index }) => outputs.has(index);
 }

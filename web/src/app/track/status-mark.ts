@@ -6,6 +6,7 @@ const STITCH: Readonly<Record<ThreadStatus, string>> = {
   planned: 'M1 6 h5 M10 6 h5 M19 6 h5',
   routed: 'M1 6 h9 M13 6 h12',
   patched: 'M1 6 h24',
+  proven: 'M1 6 h9 m0 0 a3.5 3.5 0 1 1 6 0 a3.5 3.5 0 1 1 -6 0 m6 0 h9',
   broken: 'M1 6 h8 M17 6 h8 M11 2 l4 8',
 };
 
