@@ -101,7 +101,7 @@ describe('the figures under the hops', () => {
     expect(at('Converter to host 5')).toEqual({
       nominal: '−23.0',
       peak: '−12.0',
-      noise: '−96.3',
+      noise: '−96.4',
       delay: '0.25',
     });
   });

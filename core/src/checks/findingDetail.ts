@@ -213,6 +213,8 @@ export type FindingDetail =
       readonly rule: 'insert-uncompensated';
       readonly figures: {
         readonly slot: number;
+        /** Of a wide insert, the side that is furthest off. */
+        readonly side?: number;
         readonly why: 'not-compensated' | 'not-known' | 'never-measured' | 'wrong';
         readonly tripSamples: number;
         readonly knownSamples?: number;

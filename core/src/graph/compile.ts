@@ -3,6 +3,7 @@ import type { CordId, LaneId, StationId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
 import type { Scene, Session } from '../session/sessionSchema';
 import { leaving, reaching } from './adjacency';
+import { compensationSamples } from './compensation';
 import { cordEdge, hardwireEdge } from './cableEdges';
 import { dawParts, hostOf } from './dawTracks';
 import type { DeviceParts } from './deviceParts';
@@ -65,6 +66,7 @@ function assemble(
   stations: readonly GraphStation[],
   plugAt: ReadonlyMap<number, CordId>,
   faulty: ReadonlySet<number>,
+  compensation: number,
 ): SignalGraph {
   const stationEndingAt = new Int32Array(lanes.length).fill(-1);
   stations.forEach((station, index) => (stationEndingAt[station.out] = index));
@@ -80,6 +82,7 @@ function assemble(
     plugAt,
     faulty,
     sampleRateHz,
+    compensationSamples: compensation,
   };
 }
 
@@ -156,7 +159,8 @@ export function compile(rig: Rig, session: Session, scene: Scene): SignalGraph {
   const { bufferSamples, sampleRateHz } = session;
   const placed = placeDevices(rig, scene, sampleRateHz);
   const { parts } = placed;
-  const daw = dawParts(hostOf(rig.devices, session), session, placed);
+  const host = hostOf(rig.devices, session);
+  const daw = dawParts(host, session, placed);
   const lookup = withLanes(placed, daw.lanes);
   const plugAt = plugs(scene, lookup);
   const wired = wiredLanes(rig, lookup);
@@ -171,7 +175,8 @@ export function compile(rig: Rig, session: Session, scene: Scene): SignalGraph {
   for (const cord of scene.cords) edges.push(...cordEdge(cord, edges.length, lookup));
   const stations = parts.flatMap((each) => each.stations);
   const faulty = faultyLanes(rig, lookup);
-  const graph = assemble(lookup, openedByFaults(edges, faulty), stations, plugAt, faulty);
+  const compensation = host === undefined ? 0 : compensationSamples(session);
+  const graph = assemble(lookup, openedByFaults(edges, faulty), stations, plugAt, faulty, compensation);
   keepCompiled({
     ...{ rig, session, scene, graph, lookup, parts, cordBase, wired },
     laneBase: bases(parts.map(({ lanes }) => lanes.length)),

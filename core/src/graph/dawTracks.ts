@@ -5,6 +5,7 @@ import type { Bus, Destination, Send, Slot, Track } from '../session/daw/trackSc
 import type { Session } from '../session/sessionSchema';
 import type { PanLawDb } from '../units/panLaw';
 import { panGainsDb, SILENT_DB } from '../units/panLaw';
+import { knownDelaySamples } from './compensation';
 import type { LaneLookup } from './laneLookup';
 import type { Edge, Lane } from './signalGraph';
 
@@ -23,12 +24,6 @@ export const trackPort = (track: Track, point: 'in' | 'play' | 'pre' | 'fader' |
   `track-${track.id}-${point}`;
 
 const SIDES: Readonly<Record<number, readonly string[]>> = { 2: ['left', 'right'] };
-
-/** The round trip of a hardware slot as the host knows it; 0 where it does not. */
-const knownDelaySamples = (
-  { delaySamples = 0 }: { readonly delaySamples?: number },
-  { insertDelay }: Session['hostProfile'],
-): number => (insertDelay === 'not known to the host' ? 0 : delaySamples);
 
 /** Lays out the lanes and edges of tracks and buses inside their host. */
 class DawLayout {
@@ -162,7 +157,7 @@ class DawLayout {
       if (slot.kind === 'plugin') {
         this.join(lane, next, 'route', track, {
           delaySamples: slot.delaySamples,
-          ...this.madeUp(slot.delaySamples),
+          ...this.compensated(slot.delaySamples),
         });
         return;
       }
@@ -171,14 +166,14 @@ class DawLayout {
       if (back !== undefined)
         this.join(back, next, 'crosspoint', track, {
           gainDb: slot.returnTrimDb,
-          ...this.madeUp(knownDelaySamples(slot, this.session.hostProfile)),
+          ...this.compensated(knownDelaySamples(slot, this.session.hostProfile)),
         });
     });
   }
 
-  /** What the host makes up for of a delay it knows. */
-  private madeUp(samples: number): Pick<Edge, 'madeUpSamples'> {
-    return this.session.hostProfile.compensates && samples > 0 ? { madeUpSamples: samples } : {};
+  /** What the host compensates of a delay it knows. */
+  private compensated(samples: number): Pick<Edge, 'compensatedSamples'> {
+    return this.session.hostProfile.compensates && samples > 0 ? { compensatedSamples: samples } : {};
   }
 
   private send(track: Track, { destination, preFader, levelDb, pan }: Send, pre: Point, fader: Point): void {
@@ -188,7 +183,9 @@ class DawLayout {
   /** Lanes of a destination, as many as the signal is wide, and two for a mono one that is panned. */
   private destination(destination: Destination, width: number): Point {
     if (destination.to === 'bus') return this.buses.get(destination.bus) ?? [];
-    const lanes = Array.from({ length: width }, (_, i) => this.hostLane('output', destination.first + i));
+    const lanes = Array.from({ length: destination.width ?? width }, (_, i) =>
+      this.hostLane('output', destination.first + i),
+    );
     return lanes.filter((lane) => lane !== undefined);
   }
 

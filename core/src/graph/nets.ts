@@ -16,7 +16,7 @@ export const copperFrom = (
   graph: SignalGraph,
   start: number,
   direction: 'from' | 'to',
-): readonly number[] => [...reach(graph, [start], direction, true)];
+): readonly number[] => [...reach(graph, [start], direction, 'copper')];
 
 const isCopperOnly = (graph: SignalGraph, lane: number): boolean => graph.lanes[lane]?.medium === 'any';
 

@@ -1,22 +1,29 @@
-import type { SignalGraph } from './signalGraph';
+import type { Edge, SignalGraph } from './signalGraph';
+
+/** What is followed: every conducting edge, copper alone, or all over which a load is felt. */
+const FOLLOWS = {
+  all: (): boolean => true,
+  copper: ({ passive }: Edge): boolean => passive,
+  load: ({ passive, showsLoad }: Edge): boolean => passive || showsLoad === true,
+} as const;
 
 /**
  * Lanes from which (`to`) or to which (`from`) some lanes are reached over conducting edges, themselves
  * included.
- * @param copperOnly follows passive edges alone.
  */
 export function reach(
   graph: SignalGraph,
   starts: Iterable<number>,
   direction: 'from' | 'to',
-  copperOnly = false,
+  follows: keyof typeof FOLLOWS = 'all',
 ): Set<number> {
   const { start, edge: list } = direction === 'from' ? graph.outgoing : graph.incoming;
+  const isFollowed = FOLLOWS[follows];
   const reached = new Set(starts);
   for (const lane of reached)
     for (let i = start[lane] ?? 0; i < (start[lane + 1] ?? 0); i++) {
       const edge = graph.edges[list[i] ?? -1];
-      if (edge?.closed !== true || (copperOnly && !edge.passive)) continue;
+      if (edge?.closed !== true || !isFollowed(edge)) continue;
       reached.add(direction === 'from' ? edge.to : edge.from);
     }
   return reached;

@@ -46,5 +46,6 @@ export function routeEdge(
     openedBy,
     closed: !openedBy.some(isTaken),
     ...(route.knobs && { knobs: route.knobs }),
+    ...(route.showsLoad === true && { showsLoad: true }),
   };
 }

@@ -35,11 +35,13 @@ export interface Edge {
   readonly to: number;
   /** Copper from end to end: no gain, no delay, and the loads at its far end are felt at its near end. */
   readonly passive: boolean;
+  /** A transformer: the loads at its far end are felt at its near end, by the square of its turns. */
+  readonly showsLoad?: boolean;
   readonly gainDb: number;
   readonly inverts: boolean;
   readonly delaySamples: number;
-  /** How much of the delay so far the host makes up for, by delaying everything else. */
-  readonly madeUpSamples?: number;
+  /** How much of the delay so far the host compensates, by delaying everything else. */
+  readonly compensatedSamples?: number;
   readonly inputNoise?: number;
   readonly outputNoise?: number;
   /** Jacks whose plug opens this edge. */
@@ -88,6 +90,8 @@ export interface SignalGraph {
   /** Lanes that do not work until somebody mends them. Nothing conducts to or from them. */
   readonly faulty: ReadonlySet<number>;
   readonly sampleRateHz: number;
+  /** By how much the host delays everything that passes it, so that its slowest path meets the others in time. */
+  readonly compensationSamples: number;
 }
 
 /** Compressed adjacency: the edges of lane l are `edge[start[l]] … edge[start[l + 1] - 1]`. */

@@ -7,8 +7,13 @@ export interface Arrival {
   /** Change of level since the source, change of scale from dBu to dBFS included. */
   readonly gainDb: number;
   readonly delaySamples: number;
-  /** Delay less what the host makes up for: what decides how it meets others. */
+  /**
+   * When it really is there: with what the host compensates taken off, and what the host delays everything by added,
+   * once it passes the host. This decides how it meets others.
+   */
   readonly alignedSamples: number;
+  /** Whether it passes a track of the host. */
+  readonly throughHost: boolean;
   readonly inverted: boolean;
 }
 
@@ -25,8 +30,8 @@ function added(a: Arrival, b: Arrival): Arrival {
 
 const meetsInTime = (a: Arrival, b: Arrival): boolean =>
   a.source === b.source &&
-  Math.abs(a.alignedSamples - b.alignedSamples) < TOLERANCE.samples &&
-  Math.abs(a.delaySamples - b.delaySamples) < TOLERANCE.samples;
+  a.throughHost === b.throughHost &&
+  Math.abs(a.alignedSamples - b.alignedSamples) < TOLERANCE.samples;
 
 /** Arrivals of a lane, those that come together in time added as voltages, polarity and all. */
 export function merged(arrivals: readonly Arrival[]): readonly Arrival[] {

@@ -42,13 +42,14 @@ export interface Rung {
   readonly terms: readonly Term[];
 }
 
-/** A figure that is missing, and so what could not be told. */
+/** A figure that is missing or of another kind than the rest, and so what could not be told. */
 export interface LadderGap {
   readonly code:
     | 'sound-level-unknown'
     | 'level-unknown'
     | 'crest-unknown'
     | 'noise-unknown'
+    | 'noise-weighted'
     | 'impedance-unknown'
     | 'max-unknown';
   readonly lane: number;
@@ -121,6 +122,7 @@ function gapsOf(
   if (source.crestDb === undefined) gaps.push({ code: 'crest-unknown', lane: start.index });
   if (isAnalogue(start.medium) && start.output?.noiseDbu === undefined)
     gaps.push({ code: 'noise-unknown', lane: start.index });
+  if (start.microphone?.noiseIsWeighted === true) gaps.push({ code: 'noise-weighted', lane: start.index });
   if (start.microphone !== undefined && maxLevel(start) === undefined)
     gaps.push({ code: 'max-unknown', lane: start.index });
   for (const edge of path) {

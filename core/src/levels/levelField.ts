@@ -18,6 +18,7 @@ export interface Meeting {
 /** What is present at every lane of a scene when everything sounds at once. */
 export interface LevelField {
   readonly sources: readonly SoundSource[];
+  readonly sampleRateHz: number;
   /** By lane; undefined where no source is heard. */
   readonly arrivals: readonly (readonly Arrival[] | undefined)[];
   /** Noise by lane as a power ratio, that of the inputs the lane leads into left out; 0 where none is known. */
@@ -29,13 +30,23 @@ export interface LevelField {
   readonly order: SignalOrder;
 }
 
-const carried = (arrival: Arrival, edge: Edge, gainDb: number): Arrival => ({
-  source: arrival.source,
-  gainDb: arrival.gainDb + gainDb,
-  delaySamples: arrival.delaySamples + edge.delaySamples,
-  alignedSamples: arrival.alignedSamples + edge.delaySamples - (edge.madeUpSamples ?? 0),
-  inverted: arrival.inverted !== edge.inverts,
-});
+function carried(
+  arrival: Arrival,
+  edge: Edge,
+  gainDb: number,
+  { compensationSamples }: SignalGraph,
+): Arrival {
+  const entersHost = edge.track !== undefined && !arrival.throughHost;
+  const hostSamples = (entersHost ? compensationSamples : 0) - (edge.compensatedSamples ?? 0);
+  return {
+    source: arrival.source,
+    gainDb: arrival.gainDb + gainDb,
+    delaySamples: arrival.delaySamples + edge.delaySamples,
+    alignedSamples: arrival.alignedSamples + edge.delaySamples + hostSamples,
+    throughHost: arrival.throughHost || entersHost,
+    inverted: arrival.inverted !== edge.inverts,
+  };
+}
 
 type Coming = readonly { readonly edge: number; readonly arrivals: readonly Arrival[] }[];
 
@@ -95,7 +106,7 @@ class FieldWork {
       noise += noiseBehind(noisePower[edge.from] ?? 0, edge, gainDb);
       const heard = arrivals[edge.from];
       if (heard !== undefined)
-        coming.push({ edge: edge.index, arrivals: heard.map((each) => carried(each, edge, gainDb)) });
+        coming.push({ edge: edge.index, arrivals: heard.map((each) => carried(each, edge, gainDb, graph)) });
       if (isCopper) drivers[lane] = drivers[edge.from] ?? -1;
     }
     noisePower[lane] = noise;
@@ -126,7 +137,8 @@ export function levelField(graph: SignalGraph, sources: readonly SoundSource[]):
   );
   for (const lane of order.lanes) work.lane(lane);
   const { arrivals, noisePower, drivers, meetings } = work;
-  return { sources, arrivals, noisePower, drivers, meetings: inLaneOrder(meetings), order };
+  const { sampleRateHz } = graph;
+  return { sources, sampleRateHz, arrivals, noisePower, drivers, meetings: inLaneOrder(meetings), order };
 }
 
 /** Whether arrivals that name sources by their place still name the same ones. */
@@ -174,7 +186,7 @@ export function levelFieldAfter(
   for (const lane of order.lanes) if (isDirty[lane] === 1) work.lane(lane);
   const { arrivals, noisePower, drivers, meetings } = work;
   return {
-    ...{ sources, arrivals, noisePower, drivers, order },
+    ...{ sources, sampleRateHz: graph.sampleRateHz, arrivals, noisePower, drivers, order },
     meetings: meetings.length === 0 ? kept : inLaneOrder([...kept, ...meetings]),
   };
 }
@@ -184,5 +196,6 @@ const sourceArrival = (source: number, { delaySamples }: SoundSource): Arrival =
   gainDb: 0,
   delaySamples,
   alignedSamples: delaySamples,
+  throughHost: false,
   inverted: false,
 });

@@ -1,5 +1,6 @@
 import { netDrivenBy } from '../graph/nets';
 import type { SignalGraph } from '../graph/signalGraph';
+import { laneIdOf } from '../rig/ids';
 import { loadingDb, parallelOhm } from '../units/loading';
 
 /** What the loads of a net cost its driver. */
@@ -11,13 +12,25 @@ export interface Loading {
   readonly lossDb: number;
 }
 
+/** What one input loads its driver with; through a transformer, by what hangs behind it. */
+function loadAt(graph: SignalGraph, lane: number): number | undefined {
+  const at = graph.lanes[lane];
+  const transformer = at?.input?.transformer;
+  if (at === undefined || transformer === undefined) return at?.input?.loadOhm;
+  const { to, ratio, secondaryOhm } = transformer;
+  const secondary = graph.laneIndex.get(laneIdOf(at.device, to.port, to.lane)) ?? -1;
+  const behind = netDrivenBy(graph, secondary).loads.map((each) => graph.lanes[each]?.input?.loadOhm);
+  const known = behind.filter((ohm) => ohm !== undefined);
+  return known.length < behind.length ? undefined : ratio ** 2 * (secondaryOhm + parallelOhm(known));
+}
+
 /** The impedances on a net: of its driver, and of each of its inputs. */
 function impedances(
   graph: SignalGraph,
   driver: number,
 ): { readonly source: number | undefined; readonly loads: readonly (number | undefined)[] } {
   const source = graph.lanes[driver]?.output?.sourceOhm;
-  return { source, loads: netDrivenBy(graph, driver).loads.map((lane) => graph.lanes[lane]?.input?.loadOhm) };
+  return { source, loads: netDrivenBy(graph, driver).loads.map((lane) => loadAt(graph, lane)) };
 }
 
 interface Joint {

@@ -26,6 +26,8 @@ export interface InputData {
   readonly maxDbu?: number;
   /** Through a transformer: it takes the whole of what comes, earthed on one side or not. */
   readonly floating?: boolean;
+  /** The primary of a transformer: it loads by what hangs on its secondary, times the square of its turns. */
+  readonly transformer?: { readonly to: LaneKey; readonly ratio: number; readonly secondaryOhm: number };
   /** The switch that puts 48 V on this input, whatever the channel behind it listens to. */
   readonly phantom?: KnobRef;
 }
@@ -36,6 +38,8 @@ export interface MicrophoneData {
   readonly sensitivityDbu: number;
   /** Greatest sound level, dB SPL. */
   readonly maxDbSpl?: number;
+  /** Its noise is A-weighted, unlike all other noise. */
+  readonly noiseIsWeighted?: boolean;
   readonly phantom: 'needs' | 'harmless' | 'harmful';
 }
 
@@ -94,6 +98,8 @@ export interface Route {
   readonly unlessPlugged?: readonly LaneKey[];
   /** The knobs that act on it. */
   readonly knobs?: readonly KnobRef[];
+  /** A transformer: what hangs on its far side is felt on the near one. */
+  readonly showsLoad?: boolean;
 }
 
 /** A route that is there when a knob stands at `value`, and only then. */

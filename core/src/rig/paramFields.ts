@@ -26,6 +26,8 @@ interface JsonField {
   readonly type?: string;
   readonly enum?: readonly unknown[];
   readonly default?: unknown;
+  /** Of a figure that may be left out: what is then taken. */
+  readonly typical?: unknown;
   readonly items?: JsonObject;
 }
 
@@ -57,7 +59,7 @@ const fieldsOf = ({ properties = {}, required = [] }: JsonObject): readonly Para
     choices: (json.enum ?? []).map(String),
     columns: json.items === undefined ? [] : fieldsOf(json.items),
     required: required.includes(key),
-    ...(json.default !== undefined && { typical: json.default }),
+    ...((json.default ?? json.typical) !== undefined && { typical: json.default ?? json.typical }),
   }));
 
 function made({ type, title, what, params }: DeviceType): TypeForm {

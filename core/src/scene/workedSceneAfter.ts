@@ -87,7 +87,7 @@ export function workedSceneAfter(
   const upstream = reach(graph, reach(before.graph, touched, 'to'), 'to');
   inheritJoints(before.graph, graph, upstream);
   // A load that changed is felt from its driver on.
-  const drivers = reach(graph, reach(before.graph, touched, 'to', true), 'to', true);
+  const drivers = reach(graph, reach(before.graph, touched, 'to', 'load'), 'to', 'load');
   const rejoined = differentlyJoined(before.graph, graph, touched);
   const touchesClock = [...touched].some((lane) => carriesClock(graph.lanes[lane]));
   const threads = threadsIn(session, scene);

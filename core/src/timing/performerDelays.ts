@@ -44,11 +44,13 @@ export function performerDelays(
   return session.performers.flatMap((performer) => {
     const { headphones } = performer;
     if (headphones === undefined) return [];
-    return [...strongestAt(graph, field, headphones)].flatMap(([source, { delaySamples }]) => {
-      const thread = threads.get(field.sources[source]?.thread ?? ('' as ThreadId));
-      if (thread?.performer !== performer.name) return [];
-      const delayMs = msFromSamples(delaySamples, session.sampleRateHz);
-      return [{ performer, headphones, thread: thread.id, delaySamples, delayMs }];
-    });
+    return [...strongestAt(graph, field, headphones)].flatMap(
+      ([source, { alignedSamples: delaySamples }]) => {
+        const thread = threads.get(field.sources[source]?.thread ?? ('' as ThreadId));
+        if (thread?.performer !== performer.name) return [];
+        const delayMs = msFromSamples(delaySamples, session.sampleRateHz);
+        return [{ performer, headphones, thread: thread.id, delaySamples, delayMs }];
+      },
+    );
   });
 }

@@ -43,6 +43,8 @@ const GAPS: Record<LadderGap['code'], (lane: string) => string> = {
   'crest-unknown': () =>
     'No crest factor is given, so no peaks can be told. Voice is about 14 dB, drums about 20 dB.',
   'noise-unknown': (lane) => `The noise of ${lane} is not known, so the noise shown starts after it.`,
+  'noise-weighted': (lane) =>
+    `The noise of ${lane} itself is A-weighted, that of everything after it is not: their sum is a mixed figure.`,
   'impedance-unknown': (lane) =>
     `An impedance on the line from ${lane} is not known, so its loading is not counted.`,
   'max-unknown': (lane) => `The maximum of ${lane} is not known, so nothing is said about its headroom.`,

@@ -55,6 +55,7 @@ describe('Saltglass Rooms', () => {
     const { findings, failedRules } = runChecks(context);
     expect(failedRules).toEqual([]);
     expect(findings.map(({ key }) => key).sort()).toEqual([
+      'cue-delay performer:imke-tarrow thread:line-1 device:narrator-headphones',
       'dead-end track:print lane:daw/input/23',
       'insert-uncompensated track:crush',
       'loading thread:line-2 lane:broadcast-dynamic/out/1 lane:mic-preamp/mic-2/1',

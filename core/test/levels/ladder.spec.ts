@@ -58,28 +58,29 @@ describe('the worked ladder (derived: recomputed outside the project)', () => {
 
   it.each([
     ['mic/out/1', -116.2],
-    ['preamp/mic-1/1', -116.57],
-    ['preamp/out-1/1', -72.57],
+    ['preamp/mic-1/1', -116.73],
+    ['preamp/out-1/1', -72.73],
+    ['converter/host-out/1', -74.43 - 18],
   ])('noise at %s is %f', (lane, expected) => {
     expect(Math.abs(at(lane).noise! - expected)).toBeLessThan(0.01);
   });
 
-  // The design's last figures, −74.18 dBu and 73.2 dB, leave the loading of the two line joints out of the
-  // noise though not out of the signal; docs/decisions.md. Both ways are redone here from the same formula.
-  const power = (...dbu: readonly number[]): number =>
-    10 * Math.log10(dbu.reduce((sum, level) => sum + 10 ** (level / 10), 0));
-  const endNoiseDbu = (firstJointDb: number, secondJointDb: number): number =>
-    power(power(-72.57 + firstJointDb - 2, -85) + secondJointDb, -100);
-
-  it('carries the noise through the joints as it carries the signal', () => {
-    expect(endNoiseDbu(0, 0)).toBeCloseTo(-74.18, 2);
-    const redone = endNoiseDbu(20 * Math.log10(10_000 / 10_075), 20 * Math.log10(20_000 / 20_100));
-    expect(Math.abs(at('converter/host-out/1').noise! + 18 - redone)).toBeLessThan(0.01);
+  // Johnson 1928, Nyquist 1928: the EIN is quoted with 150 Ω, whose own noise is in it.
+  it('takes the noise of the source out of the EIN of the preamp', () => {
+    const power = (dbu: number): number => 10 ** (dbu / 10);
+    const thermal = 20 * Math.log10(Math.sqrt(4 * 1.380649e-23 * 293.15 * 150 * 20_000) / Math.sqrt(0.6));
+    expect(thermal).toBeCloseTo(-130.92, 2);
+    const own = 10 * Math.log10(power(-128) - power(thermal));
+    expect(own).toBeCloseTo(-131.1, 2);
+    expect(at('preamp/mic-1/1').noise).toBeCloseTo(
+      10 * Math.log10(power(own) + power(at('mic/out/1').noise! - 0.6952)),
+      2,
+    );
   });
 
-  it('ends 73.3 dB over its noise', () => {
+  it('ends 73.43 dB over its noise', () => {
     const end = at('converter/host-out/1');
-    expect(Math.abs(end.nominal! - end.noise! - 73.28)).toBeLessThan(0.01);
+    expect(Math.abs(end.nominal! - end.noise! - 73.43)).toBeLessThan(0.01);
   });
 
   it('is complete and has least headroom where the converter’s full scale is', () => {

@@ -68,13 +68,20 @@ function summedDb(inputs: number, resistorOhm: number, feedOhm: number, loadOhm?
     }),
   );
   const { graph } = context;
-  const lanes = ['dac/host-in/1', 'dac/line-out-1/1', 'sum/in-1/1', 'sum/out-left/1', 'pre/mic-1/1'];
+  const lanes = [
+    'dac/host-in/1',
+    'dac/line-out-1/1',
+    'sum/in-1/1',
+    'sum/bus/1',
+    'sum/out-left/1',
+    'pre/mic-1/1',
+  ];
   const path = lanes.slice(1).map((to, i) => {
     const [from, into] = [graph.laneIndex.get(lanes[i] as never), graph.laneIndex.get(to as never)];
     return graph.edges.find((edge) => edge.from === from && edge.to === into)!;
   });
   // Without the converter's own gain: from the electromotive force of the source to the load.
-  const [, toInput, through, toLoad] = path;
+  const [, toInput, through, , toLoad] = path;
   const loss = (edge: typeof toInput): number => loadingOf(graph, edge!.from)!.lossDb;
   return loss(toInput) + through!.gainDb + loss(toLoad);
 }

@@ -44,7 +44,7 @@ describe('the strip', () => {
       stripAt('thread', 'line-1')!.hops.find(({ laneName }) => laneName === name)!.arithmetic;
     expect(hop('Large condenser')).toEqual(['−36.2 dBu in 94 dB SPL, −6.0 dB for 88 dB SPL']);
     expect(hop('Booth panel line 1')).toEqual(['−0.7 dB: 200 Ω into 2.4 kΩ']);
-    expect(hop('Mic preamp out 1')).toEqual(['+44.0 dB gain', 'adds noise of −128.0 dBu at its input']);
+    expect(hop('Mic preamp out 1')).toEqual(['+44.0 dB gain', 'adds noise of −131.1 dBu at its input']);
     expect(hop('Converter to host 5')).toEqual([
       '0 dBFS = +22.0 dBu',
       'adds noise of −118.0 dBFS at its output',

@@ -1,3 +1,4 @@
+import { hostOutputsOf } from '../../session/daw/hostOutputs';
 import { hostOf } from '../../graph/dawTracks';
 import type { SignalGraph } from '../../graph/signalGraph';
 import { trace } from '../../graph/trace';
@@ -50,7 +51,7 @@ function run(context: WorkedScene): readonly Finding[] {
       figures: { what },
     });
     const outputs = [...track.outputs, ...track.sends.map(({ destination }) => destination)]
-      .flatMap((to) => (to.to === 'host' ? sides.map((side) => lane('output', to.first + side)) : []))
+      .flatMap((to) => hostOutputsOf(to, track.width).map((number) => lane('output', number)))
       .filter((at): at is number => at !== undefined && !seen.has(at) && !isHeard(context, host.id, at));
     for (const at of outputs) seen.add(at);
     const { input } = track;

@@ -11,10 +11,10 @@ const NEAR_SAMPLES = 1;
 
 function figuresOf(
   { session }: WorkedScene,
-  { slot, settings, delaySamples }: InsertTrip,
+  { track, slot, side, settings, delaySamples }: InsertTrip,
 ): Figures | undefined {
   const { compensates, insertDelay } = session.hostProfile;
-  const base = { slot, tripSamples: delaySamples };
+  const base = { slot, tripSamples: delaySamples, ...(track.width > 1 && { side }) };
   if (!compensates) return { ...base, why: 'not-compensated' };
   if (insertDelay === 'not known to the host') return { ...base, why: 'not-known' };
   const knownSamples = settings.delaySamples;
@@ -25,13 +25,30 @@ function figuresOf(
   return { ...base, why: 'wrong', knownSamples };
 }
 
-const run = (context: WorkedScene): readonly Finding[] =>
-  context.insertTrips.flatMap((trip): readonly Finding[] => {
-    const figures = trip.comesBack && trip.side === 1 ? figuresOf(context, trip) : undefined;
-    return figures === undefined || trip.delaySamples === 0
-      ? []
-      : [{ rule: 'insert-uncompensated', at: [{ kind: 'track', id: trip.track.id }], figures }];
-  });
+/** Of the sides of one slot the one that is furthest from what the host knows. */
+const furthest = (a: Figures, b: Figures): Figures => {
+  const off = ({ tripSamples, knownSamples = 0 }: Figures): number => Math.abs(tripSamples - knownSamples);
+  return off(b) > off(a) ? b : a;
+};
+
+function run(context: WorkedScene): readonly Finding[] {
+  const slots = new Map<string, { readonly track: InsertTrip['track']; readonly figures: Figures }>();
+  for (const trip of context.insertTrips) {
+    const figures = trip.comesBack && trip.delaySamples !== 0 ? figuresOf(context, trip) : undefined;
+    if (figures === undefined) continue;
+    const key = `${trip.track.id} ${String(trip.slot)}`;
+    const before = slots.get(key)?.figures;
+    slots.set(key, {
+      track: trip.track,
+      figures: before === undefined ? figures : furthest(before, figures),
+    });
+  }
+  return [...slots.values()].map(({ track, figures }) => ({
+    rule: 'insert-uncompensated',
+    at: [{ kind: 'track', id: track.id }],
+    figures,
+  }));
+}
 
 export const insertUncompensated: Rule = {
   id: 'insert-uncompensated',

@@ -1,3 +1,4 @@
+import { hostOutputsOf } from '../../session/daw/hostOutputs';
 import { hostOf } from '../../graph/dawTracks';
 import type { SignalGraph } from '../../graph/signalGraph';
 import { edgesFrom, edgesInto } from '../../graph/walk';
@@ -19,15 +20,15 @@ function numbersOf(track: Track, port: 'input' | 'output'): readonly number[] {
     slot?.kind === 'hardware' ? [port === 'input' ? slot.return : slot.send] : [],
   );
   const sends = [...track.outputs, ...track.sends.map(({ destination }) => destination)];
+  const wide = (first: number): readonly number[] =>
+    Array.from({ length: track.width }, (_, side) => first + side);
   const own =
-    port === 'input'
-      ? input.from === 'host'
-        ? [input.first]
-        : []
-      : sends.flatMap((to) => (to.to === 'host' ? [to.first] : []));
-  return [...own, ...slots].flatMap((first) =>
-    Array.from({ length: track.width }, (_, side) => first + side),
-  );
+    port === 'output'
+      ? sends.flatMap((to) => hostOutputsOf(to, track.width))
+      : input.from === 'host'
+        ? wide(input.first)
+        : [];
+  return [...own, ...slots.flatMap(wide)];
 }
 
 /** Whether a wire leads to or from the stream behind a number of the host. */

@@ -28,7 +28,12 @@ export const MOST_SENDS = 10;
 
 /** A place a signal can be sent to: a bus, or host outputs from a number on. */
 export const destinationSchema = z.discriminatedUnion('to', [
-  z.strictObject({ to: z.literal('host'), first: hostNumber }),
+  z.strictObject({
+    to: z.literal('host'),
+    first: hostNumber,
+    /** Of a mono track on a pair of outputs, between which its pan divides it; else as many as the track is wide. */
+    width: z.literal(2).optional(),
+  }),
   z.strictObject({ to: z.literal('bus'), bus: busIdSchema }),
 ]);
 export type Destination = z.infer<typeof destinationSchema>;

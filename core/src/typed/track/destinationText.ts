@@ -24,15 +24,23 @@ const hostText = (first: number, width: number): string =>
 
 const BUS = /^bus\s+(.+)$/i;
 
+const readBus = (text: string, buses: readonly Bus[]): CellReading<Bus['id']> =>
+  busNamed(buses, BUS.exec(text.trim())?.[1] ?? text);
+
 function readDestination(text: string, width: number, buses: readonly Bus[]): CellReading<Destination> {
+  // A mono track goes to one output, or to a pair, between which its pan divides it.
+  const pair = width === 1 ? hostFirst(text, 2) : undefined;
+  if (pair?.ok === true && /\d\s*[-–]/.test(text)) return value({ to: 'host', first: pair.value, width: 2 });
   const host = hostFirst(text, width);
   if (host !== undefined) return host.ok ? value({ to: 'host', first: host.value }) : host;
-  const bus = busNamed(buses, BUS.exec(text.trim())?.[1] ?? text);
+  const bus = readBus(text, buses);
   return bus.ok ? value({ to: 'bus', bus: bus.value }) : bus;
 }
 
 export const destinationText = (destination: Destination, width: number, buses: readonly Bus[]): string =>
-  destination.to === 'host' ? hostText(destination.first, width) : `bus ${busName(buses, destination.bus)}`;
+  destination.to === 'host'
+    ? hostText(destination.first, destination.width ?? width)
+    : `bus ${busName(buses, destination.bus)}`;
 
 /** Host inputs ("5", "5-6"), a bus ("bus Music"), or nothing. */
 export function readInput(
@@ -41,13 +49,10 @@ export function readInput(
   buses: readonly Bus[],
 ): CellReading<Track['input']> {
   if (text.trim() === '' || text.trim() === '–') return value({ from: 'none' });
-  const read = readDestination(text, track.width, buses);
-  if (!read.ok) return read;
-  return value(
-    read.value.to === 'host'
-      ? { from: 'host', first: read.value.first }
-      : { from: 'bus', bus: read.value.bus },
-  );
+  const host = hostFirst(text, track.width);
+  if (host !== undefined) return host.ok ? value({ from: 'host', first: host.value }) : host;
+  const bus = readBus(text, buses);
+  return bus.ok ? value({ from: 'bus', bus: bus.value }) : bus;
 }
 
 export function inputText({ input, width }: Pick<Track, 'input' | 'width'>, buses: readonly Bus[]): string {

@@ -19,6 +19,8 @@ export interface SumRow {
   /** Sources without a level or crest: they are not counted. */
   readonly unknown: number;
   readonly nominal?: number;
+  /** Where copies of one sound are alike: the sum below a frequency. */
+  readonly alike?: { readonly nominal: number; readonly belowHz: number };
   readonly peak?: number;
   readonly worstPeak?: number;
   readonly noise?: number;
@@ -91,9 +93,9 @@ export function contributions(context: WorkedScene, lane: LaneId): readonly Cont
   return [...found]
     .map(([index, ways]): Contribution => {
       const source = field.sources[index];
-      const gainDb = togetherDb(ways).power;
+      const gainDb = togetherDb(ways, field.sampleRateHz).power;
       const level = source?.nominal === undefined ? undefined : source.nominal + gainDb;
-      const first = Math.min(...ways.map(({ delaySamples }) => delaySamples));
+      const first = Math.min(...ways.map(({ alignedSamples }) => alignedSamples));
       return {
         name: entityName(naming, sourceRef(context, source)),
         ...(level !== undefined && { nominal: level }),

@@ -1,3 +1,4 @@
+import { hostOutputsOf } from '../../session/daw/hostOutputs';
 import type { WorkedScene } from '../../scene/workedScene';
 import { hostOf } from '../../graph/dawTracks';
 import { laneIdOf } from '../../rig/ids';
@@ -46,7 +47,7 @@ export function trackRows(context: WorkedScene): readonly TrackRow[] {
   const { session } = context;
   const tracks = [...session.tracks].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1));
   return tracks.map((track) => {
-    const hostOutputs = track.outputs.flatMap((output) => (output.to === 'host' ? [output.first] : []));
+    const outputs = track.outputs.flatMap((output) => hostOutputsOf(output, track.width));
     const inputs = track.input.from === 'host' ? numbersFrom(track.input.first, track.width) : [];
     return {
       track,
@@ -54,11 +55,7 @@ export function trackRows(context: WorkedScene): readonly TrackRow[] {
         TRACK_COLUMNS.map(({ field }) => [field, trackCellText(field, track, session)]),
       ) as TrackRow['texts'],
       hears: named(context, 'input', inputs),
-      plays: named(
-        context,
-        'output',
-        hostOutputs.flatMap((first) => numbersFrom(first, track.width)),
-      ),
+      plays: named(context, 'output', outputs),
     };
   });
 }

@@ -70,10 +70,10 @@ export const TIME: Speak<
     wrong: `At ${formatRate(rateHz)} the link from ${namesOf(finding, naming, 'lane').join('')} carries ${carries} lanes, and ${lost} more ${lost === 1 ? 'is' : 'are'} in use${threadsNamed(finding, naming) === '' ? '' : ` by ${threadsNamed(finding, naming)}`}.`,
     remedy: 'Move what is on the lost lanes to another link, or lower the rate.',
   }),
-  'insert-uncompensated': ({ slot, why, tripSamples, knownSamples = 0 }, naming, finding) => {
+  'insert-uncompensated': ({ slot, side, why, tripSamples, knownSamples = 0 }, naming, finding) => {
     const [wrong, remedy] = LATE[why](knownSamples);
     return {
-      wrong: `Slot ${slot} of ${namesOf(finding, naming, 'track').join('')} comes back ${formatSamples(tripSamples)} samples late, ${wrong}.`,
+      wrong: `Slot ${slot} of ${namesOf(finding, naming, 'track').join('')}${side === undefined ? '' : `, side ${side},`} comes back ${formatSamples(tripSamples)} samples late, ${wrong}.`,
       remedy,
     };
   },

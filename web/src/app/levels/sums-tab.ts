@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import type { Data, Layout } from 'plotly.js';
 import type { SumRow } from '@ft/core/views/levels/sumView';
 import type { LaneId } from '@ft/core/rig/ids';
-import { formatDb, formatGain, formatMs } from '@ft/core/units/format';
+import { formatDb, formatFrequency, formatGain, formatMs } from '@ft/core/units/format';
 import { Chart, themeColour } from '../charts/chart';
 import { asked } from '../state/asked';
 import { PlanActions } from '../state/plan.feature';
@@ -30,6 +30,7 @@ export class SumsTab {
   protected readonly gain = formatGain;
   protected readonly db = formatDb;
   protected readonly ms = formatMs;
+  protected readonly hz = formatFrequency;
 
   protected readonly make = computed(() => {
     const parts = (this.parts() ?? []).filter(({ nominal }) => nominal !== undefined);

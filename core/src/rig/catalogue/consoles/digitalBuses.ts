@@ -56,8 +56,6 @@ export function busRoutes(p: DeskParams, read: ReadSetting): readonly Route[] {
         }),
       ),
     ...numbersTo(p.matrices).flatMap((m) => matrixRoutes(p, m, read)),
-    ...numbersTo(p.effects).map((k) =>
-      active(laneAt('effect-in', k), laneAt('effect-out', k), 0, { delaySamples: p.effectLatencySamples }),
-    ),
+    ...numbersTo(p.effects).map((k) => active(laneAt('effect-in', k), laneAt('effect-out', k), 0)),
   ];
 }

@@ -31,14 +31,18 @@ export function deskChannelKnobs(p: DeskParams): readonly SettingSpec[] {
   ];
 }
 
-/** Through the inserted effect, or past it. */
-function insertRoutes(n: number, read: ReadSetting): readonly Route[] {
+/**
+ * Through the inserted effect, or past it. Every path through the engine passes a channel, so its delay lies here;
+ * what comes back from an effect to another channel passes the engine once more.
+ */
+function insertRoutes(p: DeskParams, n: number, read: ReadSetting): readonly Route[] {
   const effect = Number(read('channelInsert', n));
   const gainDb = Number(read('trimDb', n));
-  const knobs = knobsAt(n, 'channelInsert', 'trimDb');
-  if (effect === 0) return [active(laneAt('channel', n), laneAt('processed', n), gainDb, { knobs })];
+  const engine = { knobs: knobsAt(n, 'channelInsert', 'trimDb'), delaySamples: p.effectLatencySamples };
+  const { knobs } = engine;
+  if (effect === 0) return [active(laneAt('channel', n), laneAt('processed', n), gainDb, engine)];
   return [
-    crosspoint(laneAt('channel', n), laneAt('effect-in', effect), gainDb, { knobs }),
+    crosspoint(laneAt('channel', n), laneAt('effect-in', effect), gainDb, engine),
     crosspoint(laneAt('effect-out', effect), laneAt('processed', n), 0, { knobs }),
   ];
 }
@@ -69,7 +73,7 @@ export function deskChannelRoutes(p: DeskParams, n: number, read: ReadSetting): 
     knobs: knobsAt(n, 'toMix', 'pan'),
   });
   return [
-    ...insertRoutes(n, read),
+    ...insertRoutes(p, n, read),
     ...(read('mute', n) === true ? [] : [fader]),
     ...(read('toMix', n) === true ? mix : []),
     ...sendRoutes(p, n, read),

@@ -1,6 +1,7 @@
 import type { DeskParams } from './digitalParams';
 import { digitalParams } from './digitalParams';
 import type { DeviceModel, Port, Station } from '../../deviceModel';
+import type { ReadSetting } from '../../settings';
 import { deviceType } from '../deviceType';
 import { adcRoute, dacRoute, referenceKnobs } from '../digital/conversion';
 import { crossbarChoosables, crossbarKnob, crossbarRoutes } from '../digital/crossbar';
@@ -23,11 +24,11 @@ function channelName({ fadersPerLayer, channels }: DeskParams, n: number): strin
 const inside = (key: string, name: string, lanes: number): readonly Port[] =>
   lanes === 0 ? [] : [insideLanes('out', key, name, lanes, 'digital')];
 
-function ports(p: DeskParams): readonly Port[] {
+function ports(p: DeskParams, read: ReadSetting): readonly Port[] {
   const cards = p.cards * CARD_LANES;
   const channels = insideLanes('out', 'channel', 'channel', p.channels, 'digital');
   return [
-    ...numbersTo(p.micInputs).map((n) => micInput(p, n)),
+    ...numbersTo(p.micInputs).map((n) => micInput(p, n, read)),
     ...numbersTo(p.lineOutputs).map((n) =>
       analogueOut('line', { key: `out-${n}`, name: `line out ${n}` }, { sourceOhm: p.outputOhm }),
     ),
@@ -88,7 +89,7 @@ export const digitalConsole = deviceType({
   ],
   choosables: (p) => deskCrossbars(p).flatMap(crossbarChoosables),
   build: (p, read): DeviceModel => ({
-    ports: ports(p),
+    ports: ports(p, read),
     routes: [
       ...numbersTo(p.micInputs).flatMap((n) => [
         preampRoute(p, n, read, laneAt(`mic-${n}`), laneAt('amplified', n)),

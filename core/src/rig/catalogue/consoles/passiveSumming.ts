@@ -1,11 +1,14 @@
 import * as z from 'zod';
-import type { Port, Route } from '../../deviceModel';
+import type { LaneKey, Port, Route } from '../../deviceModel';
+import { loadingDb } from '../../../units/loading';
+import type { PassiveBus } from '../../../units/passiveBus';
 import { passiveBus } from '../../../units/passiveBus';
+import { thermalNoiseDbu } from '../../../units/thermalNoise';
 import type { ReadSetting } from '../../settings';
 import { deviceType } from '../deviceType';
 import { gainKnob } from '../knobs';
 import { channelCount, impedanceOhm, levelDbu, numbersTo } from '../params';
-import { analogueIn, analogueOut } from '../portKinds';
+import { analogueIn, analogueOut, insideLanes } from '../portKinds';
 import { active, knobsAt, laneAt } from '../routeKinds';
 
 const params = z.strictObject({
@@ -18,6 +21,7 @@ const params = z.strictObject({
   /** An amplifier of its own that makes up the loss. Without one the output wants a mic preamp. */
   makeUp: z.boolean().default(false),
   makeUpInputOhm: impedanceOhm.default(10_000),
+  /** Of the amplifier itself, at its input. */
   makeUpNoiseDbu: levelDbu.default(-128),
   outputOhm: impedanceOhm.default(75),
   maxOutputDbu: levelDbu.default(26),
@@ -37,6 +41,10 @@ function ports(p: Params): readonly Port[] {
     ...inputsOf(p).map((n) =>
       analogueIn('line', { key: `in-${n}`, name: `in ${n}` }, { loadOhm: bus.inputOhm }),
     ),
+    {
+      ...insideLanes('out', 'bus', 'bus', sidesOf(p).length),
+      ...(p.stereo && { laneNames: SIDES.map((side) => `bus ${side}`) }),
+    },
     ...sidesOf(p).map((side) => {
       const place = { key: `out-${side}`, name: p.stereo ? `out ${side}` : 'out' };
       return p.makeUp
@@ -46,16 +54,29 @@ function ports(p: Params): readonly Port[] {
   ];
 }
 
-function route(p: Params, n: number, read: ReadSetting): Route {
-  const bus = passiveBus(p.inputsPerBus, p.resistorOhm, p.feedOhm);
-  const to = laneAt(`out-${sideOf(p, n)}`);
-  if (!p.makeUp) return active(laneAt(`in-${n}`), to, bus.gainDb);
-  const loaded = 20 * Math.log10(p.makeUpInputOhm / (p.makeUpInputOhm + bus.outputOhm));
+const busLane = (p: Params, side: (typeof SIDES)[number]): LaneKey =>
+  laneAt('bus', sidesOf(p).indexOf(side) + 1);
+
+/** From the point where the resistors meet to the connector: what is made there is made once for all inputs. */
+function outRoute(p: Params, side: (typeof SIDES)[number], bus: PassiveBus, read: ReadSetting): Route {
+  const [from, to] = [busLane(p, side), laneAt(`out-${side}`)];
+  const resistorsDbu = thermalNoiseDbu(bus.outputOhm);
+  if (!p.makeUp) return active(from, to, 0, { outputNoise: resistorsDbu });
+  const loadedDb = loadingDb(bus.outputOhm, p.makeUpInputOhm);
   const makeUpDb = Number(read('makeUpDb', 1));
-  return active(laneAt(`in-${n}`), to, bus.gainDb + loaded + makeUpDb, {
+  return active(from, to, loadedDb + makeUpDb, {
+    inputNoise: resistorsDbu,
     outputNoise: p.makeUpNoiseDbu + makeUpDb,
     knobs: knobsAt(1, 'makeUpDb'),
   });
+}
+
+function routes(p: Params, read: ReadSetting): readonly Route[] {
+  const bus = passiveBus(p.inputsPerBus, p.resistorOhm, p.feedOhm);
+  return [
+    ...inputsOf(p).map((n) => active(laneAt(`in-${n}`), busLane(p, sideOf(p, n)), bus.gainDb)),
+    ...sidesOf(p).map((side) => outRoute(p, side, bus, read)),
+  ];
 }
 
 export const passiveSumming = deviceType({
@@ -74,13 +95,13 @@ export const passiveSumming = deviceType({
       : [],
   build: (p, read) => ({
     ports: ports(p),
-    routes: inputsOf(p).map((n) => route(p, n, read)),
+    routes: routes(p, read),
     stations: inputsOf(p).map((n) => ({
       key: `in-${n}`,
       name: `in ${n}`,
       role: 'sum',
       in: laneAt(`in-${n}`),
-      out: laneAt(`out-${sideOf(p, n)}`),
+      out: busLane(p, sideOf(p, n)),
       channel: 1,
       settings: p.makeUp ? ['makeUpDb'] : [],
     })),

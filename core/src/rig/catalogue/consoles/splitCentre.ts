@@ -42,7 +42,12 @@ export function centrePorts(p: SplitParams): readonly Port[] {
   const output = { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu };
   const out = (key: string, name: string): Port => analogueOut('line', { key, name }, output);
   return [
-    ...(p.groups > 0 ? [insideLanes('out', 'group', 'group', p.groups, 'line', p.maxOutputDbu)] : []),
+    ...(p.groups > 0
+      ? [
+          insideLanes('out', 'group', 'group', p.groups, 'line', p.maxOutputDbu),
+          insideLanes('out', 'group-fader', 'group after fader', p.groups, 'line', p.maxOutputDbu),
+        ]
+      : []),
     ...numbersTo(p.groups).map((g) => out(`group-out-${g}`, `group out ${g}`)),
     ...(p.auxes > 0 ? [insideLanes('out', 'aux', 'aux', p.auxes, 'line', p.maxOutputDbu)] : []),
     ...numbersTo(p.auxes).map((k) => out(`aux-out-${k}`, `aux out ${k}`)),
@@ -69,16 +74,19 @@ export function centrePorts(p: SplitParams): readonly Port[] {
 }
 
 function groupRoutes(p: SplitParams, g: number, read: ReadSetting): readonly Route[] {
-  const gainDb = Number(read('groupFaderDb', g));
-  const out = active(laneAt('group', g), laneAt(`group-out-${g}`), gainDb, {
-    outputNoise: p.stageNoiseDbu,
-    knobs: knobsAt(g, 'groupFaderDb'),
-  });
-  if (read('groupToMix', g) !== true) return [out];
+  const after = laneAt('group-fader', g);
+  const toOut = [
+    active(laneAt('group', g), after, Number(read('groupFaderDb', g)), {
+      outputNoise: p.stageNoiseDbu,
+      knobs: knobsAt(g, 'groupFaderDb'),
+    }),
+    active(after, laneAt(`group-out-${g}`), 0),
+  ];
+  if (read('groupToMix', g) !== true) return toOut;
   // Odd groups stand left, even ones right.
   const position = g % 2 === 1 ? -100 : 100;
   const knobs = knobsAt(g, 'groupToMix');
-  return [out, ...panRoutes({ from: laneAt('group', g), to: MIX, position, law: SPLIT_PAN_LAW_DB, knobs })];
+  return [...toOut, ...panRoutes({ from: after, to: MIX, position, law: SPLIT_PAN_LAW_DB, knobs })];
 }
 
 function auxRoutes(p: SplitParams, k: number, read: ReadSetting): readonly Route[] {

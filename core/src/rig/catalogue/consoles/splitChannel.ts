@@ -30,12 +30,12 @@ export function channelKnobs({ channels, groups }: SplitParams): readonly Settin
   ];
 }
 
-export function channelPorts(p: SplitParams): readonly Port[] {
+export function channelPorts(p: SplitParams, read: ReadSetting): readonly Port[] {
   const line = { loadOhm: p.lineInputOhm, maxDbu: p.maxLineInputDbu };
   const output = { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu };
   return [
     ...numbersTo(p.channels).flatMap((n) => [
-      micInput(p, n),
+      micInput(p, n, read),
       analogueIn('line', { key: `line-${n}`, name: `line in ${n}`, connector: 'trs' }, line),
       analogueOut('line', { key: `send-${n}`, name: `insert send ${n}`, connector: 'trs' }, output),
       analogueIn('line', { key: `return-${n}`, name: `insert return ${n}`, connector: 'trs' }, line),

@@ -51,7 +51,7 @@ export const splitConsole = deviceType({
   build(p, read): DeviceModel {
     const built = routes(p, read);
     return {
-      ports: [...channelPorts(p), ...monitorPorts(p), ...centrePorts(p)],
+      ports: [...channelPorts(p, read), ...monitorPorts(p), ...centrePorts(p)],
       routes: built,
       stations: stations(p, built),
     };

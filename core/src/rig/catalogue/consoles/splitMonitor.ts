@@ -52,7 +52,7 @@ function sourceRoutes(p: SplitParams, n: number, read: ReadSetting): readonly Ro
   const source = SOURCES[Number(read('monitorInput', n)) - 1];
   if (source === 'tape') return [active(laneAt(`tape-${n}`), to, 0, { outputNoise: p.stageNoiseDbu, knobs })];
   if (source === 'group' && p.groups > 0)
-    return [active(laneAt('group', groupOf(n, p.groups)), to, 0, { knobs })];
+    return [active(laneAt('group-fader', groupOf(n, p.groups)), to, 0, { knobs })];
   return [];
 }
 

@@ -68,7 +68,7 @@ export function digitalPreamp(
   const out = (n: number): ReturnType<typeof laneAt> => linkLane('out', link, n, lanesPerLink);
   return {
     ports: [
-      ...numbers.map((n) => micInput(p, n, face)),
+      ...numbers.map((n) => micInput(p, n, read, face)),
       insideLanes('out', 'amplified', 'amplified', channels),
       ...linkPorts('out', link, channels, lanesPerLink, `${link} out`),
     ],

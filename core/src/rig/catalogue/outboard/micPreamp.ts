@@ -22,7 +22,7 @@ export const micPreamp = deviceType({
     const numbers = numbersTo(p.channels);
     return {
       ports: numbers.flatMap((n) => [
-        micInput(p, n),
+        micInput(p, n, read),
         analogueOut(
           'line',
           { key: `out-${n}`, name: `out ${n}` },

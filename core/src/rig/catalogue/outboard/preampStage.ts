@@ -4,7 +4,10 @@ import type { ReadSetting, SettingSpec } from '../../settings';
 import { gainKnob, onOff } from '../knobs';
 import { impedanceOhm, levelDbu } from '../params';
 import { analogueIn } from '../portKinds';
+import { amplifierNoiseDbu } from '../../../units/thermalNoise';
 import { active, knobsAt } from '../routeKinds';
+
+const USUAL_EIN_SOURCE_OHM = 150;
 
 /** What every microphone amplifier has, in a box of its own, a stagebox or a console. */
 export const preampParams = {
@@ -14,8 +17,15 @@ export const preampParams = {
   phantom: z.boolean().default(true),
   inputOhm: impedanceOhm.default(2400),
   maxInputDbu: levelDbu.default(10),
-  /** Equivalent input noise, dBu, 20 Hz to 20 kHz, unweighted. */
+  /** Equivalent input noise, dBu, 20 Hz to 20 kHz, unweighted; the noise of the source it was measured with is in it. */
   einDbu: levelDbu.default(-128),
+  /** That source; left out, 150 Ω as makers use it, 0 where the input was shorted. */
+  einSourceOhm: z
+    .number()
+    .min(0, 'an impedance is zero or more ohms')
+    .max(100_000)
+    .optional()
+    .meta({ typical: 150 }),
 };
 export type PreampFigures = z.infer<z.ZodObject<typeof preampParams>>;
 
@@ -35,29 +45,44 @@ export function preampKnobs(
   ];
 }
 
-export const micInput = (p: PreampFigures, channel: number, face: Port['face'] = 'rear'): Port =>
+/** What a pad takes off before the amplifier as its switch stands. */
+const padOf = ({ padDb }: PreampFigures, channel: number, read: ReadSetting): number =>
+  read('pad', channel) === true ? padDb : 0;
+
+/** A pad stands before the amplifier: with it in, the connector takes that much more. */
+export const micInput = (
+  p: PreampFigures,
+  channel: number,
+  read: ReadSetting,
+  face: Port['face'] = 'rear',
+): Port =>
   analogueIn(
     'mic',
     { key: `mic-${channel}`, name: `mic in ${channel}`, face },
     {
       loadOhm: p.inputOhm,
-      maxDbu: p.maxInputDbu,
+      maxDbu: p.maxInputDbu + padOf(p, channel, read),
       ...(p.phantom && { phantom: { setting: 'phantom', channel } }),
     },
   );
 
-/** A pad stands before the amplifier, so the amplifier's own noise counts for more at the input. */
+/**
+ * An amplifier and its pad. The pad stands before it, so the amplifier's own noise counts for more at the input.
+ * No noise is given where the EIN is no more than that of the resistor it was measured with: then it tells
+ * nothing of the amplifier.
+ */
 export function preampRoute(
-  { einDbu, padDb }: PreampFigures,
+  p: PreampFigures,
   channel: number,
   read: ReadSetting,
   from: LaneKey,
   to: LaneKey,
 ): Route {
-  const pad = read('pad', channel) === true ? padDb : 0;
+  const pad = padOf(p, channel, read);
+  const own = amplifierNoiseDbu(p.einDbu, p.einSourceOhm ?? USUAL_EIN_SOURCE_OHM);
   return active(from, to, Number(read('gainDb', channel)) - pad, {
     inverts: read('invert', channel) === true,
-    inputNoise: einDbu + pad,
+    ...(own !== undefined && { inputNoise: own + pad }),
     knobs: knobsAt(channel, ...PREAMP_KNOBS),
   });
 }

@@ -7,7 +7,8 @@ const params = z.strictObject({
   /** +4 dBu balanced, or consumer level on two-conductor plugs. */
   output: z.enum(['balanced line', 'unbalanced line', 'digital']).default('balanced line'),
   outputOhm: impedanceOhm.default(100),
-  maxOutputDbu: levelDbu.default(18),
+  /** Left out, +18 dBu balanced and +8 dBu unbalanced. Common practice, no source. */
+  maxOutputDbu: levelDbu.optional(),
   outputNoiseDbu: levelDbu.default(-85),
 });
 
@@ -17,7 +18,8 @@ export const mediaPlayer = deviceType({
   what: 'Plays finished programme in stereo: references, playback for performers.',
   params,
   build({ output, outputOhm, maxOutputDbu, outputNoiseDbu }) {
-    const data = { sourceOhm: outputOhm, maxDbu: maxOutputDbu, noiseDbu: outputNoiseDbu };
+    const usualMax = output === 'unbalanced line' ? 8 : 18;
+    const data = { sourceOhm: outputOhm, maxDbu: maxOutputDbu ?? usualMax, noiseDbu: outputNoiseDbu };
     const connector = output === 'unbalanced line' ? 'ts' : 'xlr';
     const ports =
       output === 'digital'

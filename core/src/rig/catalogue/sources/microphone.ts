@@ -10,6 +10,8 @@ const params = z.strictObject({
   sourceOhm: impedanceOhm.default(200),
   /** Equivalent sound level of its own noise. Left out: the thermal noise of its impedance. */
   selfNoiseDbSpl: z.number().min(-20).max(60).optional(),
+  /** How that figure was weighted; left out, A-weighted, as it is usually published. */
+  selfNoiseWeighting: z.enum(['A-weighted', 'unweighted']).optional().meta({ typical: 'A-weighted' }),
   maxDbSpl: z.number().min(60).max(200).optional(),
 });
 
@@ -20,7 +22,7 @@ export const microphone = deviceType({
   title: 'Microphone',
   what: 'Turns sound into a mic-level signal: condenser, dynamic or ribbon.',
   params,
-  build({ principle, sensitivityMvPerPa, sourceOhm, selfNoiseDbSpl, maxDbSpl }) {
+  build({ principle, sensitivityMvPerPa, sourceOhm, selfNoiseDbSpl, selfNoiseWeighting, maxDbSpl }) {
     const inOnePascalDbu = sensitivityDbu(sensitivityMvPerPa);
     const noiseDbu =
       selfNoiseDbSpl === undefined
@@ -42,6 +44,8 @@ export const microphone = deviceType({
             sensitivityDbu: inOnePascalDbu,
             phantom: PHANTOM[principle],
             ...(maxDbSpl !== undefined && { maxDbSpl }),
+            ...(selfNoiseDbSpl !== undefined &&
+              selfNoiseWeighting !== 'unweighted' && { noiseIsWeighted: true }),
           },
         },
       ],
