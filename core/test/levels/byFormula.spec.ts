@@ -198,6 +198,31 @@ describe('a DI box', () => {
   });
 });
 
+describe('converters (usual parts, from memory: 12, 9 and 5 samples in, 10, 5 and 2.5 out)', () => {
+  const RATES = [48_000, 96_000, 192_000];
+  const samples = (params: object, from: string, to: string): readonly number[] =>
+    RATES.map((sampleRateHz) => {
+      const scene = context({
+        devices: [{ id: 'unit', type: 'converter', params: { adcs: 1, dacs: 1, ...params } }],
+        session: { sampleRateHz: sampleRateHz as 48_000 },
+      });
+      const [start, end] = [laneAt(scene, from), laneAt(scene, to)];
+      return scene.graph.edges.find((edge) => edge.from === start && edge.to === end)!.delaySamples;
+    });
+
+  it('are late by other samples at each rate, and on the way in and out', () => {
+    expect(samples({}, 'unit/line-in-1/1', 'unit/host-out/1')).toEqual([12, 9, 5]);
+    expect(samples({}, 'unit/host-in/1', 'unit/line-out-1/1')).toEqual([10, 5, 2.5]);
+  });
+
+  it('are as late as their data say where they say', () => {
+    const data = { adcLatencySamples: 40, adcLatencyDoubleRateSamples: 38 };
+    const found = samples(data, 'unit/line-in-1/1', 'unit/host-out/1');
+    expect(found.slice(0, 2)).toEqual([40, 38]);
+    expect(found[2]).toBeCloseTo((40 * 5) / 12, 9);
+  });
+});
+
 describe('a media player', () => {
   it.each([
     ['balanced line', 18],

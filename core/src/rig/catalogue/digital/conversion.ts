@@ -5,7 +5,7 @@ import { positions } from '../knobs';
 import { impedanceOhm, latencySamples, levelDbu, noiseDbfs, referenceLevels } from '../params';
 import { active, knobsAt } from '../routeKinds';
 
-/** What every set of converters has. Latencies without an own figure at a rate are as at single rate. */
+/** What every set of converters has. A latency left out at double or quadruple rate is the usual part of that at single rate. */
 export const conversionParams = {
   /** Analogue level of a 0 dBFS sine: the positions of each channel's switch, dBu. */
   referenceDbu: referenceLevels,
@@ -24,11 +24,18 @@ export const conversionParams = {
 };
 export type ConversionFigures = z.infer<z.ZodObject<typeof conversionParams>>;
 
-const byRate = (single: number, double = single, quadruple = single): DelayByRate => [
-  single,
-  double,
-  quadruple,
-];
+/**
+ * Latency in samples at double and quadruple rate, over that at single rate: filters get shorter, and shorter on the
+ * way out than on the way in. From memory of usual converter parts (12, 9 and 5 samples in, 10, 5 and 2.5 out).
+ */
+const USUAL_PART = { adc: [9 / 12, 5 / 12], dac: [5 / 10, 2.5 / 10] } as const;
+
+const byRate = (
+  [doublePart, quadruplePart]: readonly [number, number],
+  single: number,
+  double = single * doublePart,
+  quadruple = single * quadruplePart,
+): DelayByRate => [single, double, quadruple];
 
 /** The reference switches of all channels. */
 export function referenceKnobs(
@@ -53,7 +60,12 @@ export const adcRoute = (
   to: LaneKey,
 ): Route =>
   active(from, to, -Number(read('adcReferenceDbu', channel)), {
-    delaySamples: byRate(p.adcLatencySamples, p.adcLatencyDoubleRateSamples, p.adcLatencyQuadRateSamples),
+    delaySamples: byRate(
+      USUAL_PART.adc,
+      p.adcLatencySamples,
+      p.adcLatencyDoubleRateSamples,
+      p.adcLatencyQuadRateSamples,
+    ),
     outputNoise: p.adcNoiseDbfs,
     knobs: knobsAt(channel, 'adcReferenceDbu'),
   });
@@ -68,7 +80,12 @@ export function dacRoute(
 ): Route {
   const referenceDbu = Number(read('dacReferenceDbu', channel));
   return active(from, to, referenceDbu, {
-    delaySamples: byRate(p.dacLatencySamples, p.dacLatencyDoubleRateSamples, p.dacLatencyQuadRateSamples),
+    delaySamples: byRate(
+      USUAL_PART.dac,
+      p.dacLatencySamples,
+      p.dacLatencyDoubleRateSamples,
+      p.dacLatencyQuadRateSamples,
+    ),
     outputNoise: p.dacNoiseDbfs + referenceDbu,
     knobs: knobsAt(channel, 'dacReferenceDbu'),
   });
