@@ -137,8 +137,11 @@ describe('the bay page', () => {
     await shown('Bay A 4 lower');
     keys('Enter');
     await until(() => desk.api.entries.length === 1);
-    expect(cords()).toHaveLength(before + 1);
-    expect(cords().at(-1) ?? {}).toBeDefined();
+    const { cords: inScene } = desk.store.selectSignal(studioFeature.selectFound)()!.scene;
+    expect(inScene).toHaveLength(before + 1);
+    expect(inScene).toContainEqual(
+      expect.objectContaining({ from: 'bay-a/upper-3/1', to: 'bay-a/lower-4/1' }),
+    );
     expect(desk.api.entries[0]!.label).toBe('Patch Bay A 3 upper to Bay A 4 lower');
     await shown('cord Bay A 3 upper → Bay A 4 lower');
     keys('Delete');

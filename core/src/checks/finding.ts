@@ -9,6 +9,7 @@ export type Finding = FindingDetail & { readonly at: readonly EntityRef[] };
 export const RULE_IDS = [
   'phantom-on-jack-bay',
   'phantom-into-ribbon',
+  'phantom-missing',
   'loudspeaker-level-into-line',
   'monitors-open-while-patching',
   'hearing-dose',
@@ -22,6 +23,7 @@ export const RULE_IDS = [
   'insert-pair-mismatch',
   'stereo-split',
   'mult-overload',
+  'cue-load',
   'dead-end',
   'orphan-cord',
   'cords-short',

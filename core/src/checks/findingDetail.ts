@@ -2,7 +2,7 @@ import type { ProposedCord } from '../scene/knownWays';
 import type { BrokenLeg } from '../routing/brokenLegs';
 import type { Obstacle } from '../routing/why/obstacle';
 import type { Quiet } from '../repatch/step';
-import type { AdaptorId, DeviceId, LaneId, StationId, StockId } from '../rig/ids';
+import type { AdaptorId, DeviceId, LaneId, StationId, StockId, TrackId } from '../rig/ids';
 import type { HearingTable } from '../units/hearing';
 import type { Medium } from '../rig/medium';
 import type { PlaceRole } from '../routing/waypoints';
@@ -12,7 +12,26 @@ export type FindingDetail =
   | { readonly rule: 'phantom-on-jack-bay'; readonly figures: { readonly jacks: readonly LaneId[] } }
   | {
       readonly rule: 'phantom-into-ribbon';
-      readonly figures: { readonly what: 'ribbon' | 'unbalanced' | 'line-output'; readonly at: LaneId };
+      readonly figures: {
+        readonly what: 'ribbon' | 'unit' | 'unbalanced' | 'line-output';
+        readonly at: LaneId;
+      };
+    }
+  | {
+      readonly rule: 'phantom-missing';
+      readonly figures: { readonly why: 'switched-off' | 'nothing-gives-it'; readonly at: LaneId };
+    }
+  | {
+      readonly rule: 'cue-load';
+      readonly figures: {
+        readonly phones: number;
+        /** What each loses more than it would alone, dB. */
+        readonly lossDb: number;
+        readonly sourceOhm: number;
+        readonly loadOhm: number;
+        /** The least load the output is made for, where it is less than that. */
+        readonly leastOhm?: number;
+      };
     }
   | {
       readonly rule: 'gone-from-rig';
@@ -34,7 +53,12 @@ export type FindingDetail =
     }
   | {
       readonly rule: 'unit-used-twice';
-      readonly figures: { readonly stations: readonly StationId[]; readonly count: number };
+      readonly figures: {
+        readonly stations: readonly StationId[];
+        readonly count: number;
+        /** Of hardware slots: the number they send on, and whether they sound at once. */
+        readonly pair?: { readonly send: number; readonly atOnce: boolean };
+      };
     }
   | {
       readonly rule: 'normal-broken';
@@ -47,6 +71,8 @@ export type FindingDetail =
         readonly max: number;
         readonly overDb: number;
         readonly unit: 'dBu' | 'dBFS';
+        /** The track that plays too loud, and by how much its fader would have to come down. */
+        readonly fader?: { readonly track: TrackId; readonly byDb: number };
         /** The preamp to turn down and what it would then be set to, where one stands before the hop. */
         readonly turnDown?: { readonly station: StationId; readonly byDb: number; readonly gainDb: number };
         /** A higher reference level that would take the peak, where the hop is a converter input. */
@@ -169,6 +195,8 @@ export type FindingDetail =
         readonly lossDb: number;
         readonly sourceOhm: number;
         readonly loadOhm: number;
+        /** How many times its source the load should at least be. */
+        readonly leastRatio: number;
         readonly isMicrophone: boolean;
       };
     }

@@ -2,6 +2,7 @@ import type { Rule } from './rule';
 import { clockMasters } from './rules/clockMasters';
 import { cordsShort } from './rules/cordsShort';
 import { cueDelay } from './rules/cueDelay';
+import { cueLoad } from './rules/cueLoad';
 import { deadEnd } from './rules/deadEnd';
 import { feedbackLoop } from './rules/feedbackLoop';
 import { goneFromRig } from './rules/goneFromRig';
@@ -21,6 +22,7 @@ import { orphanCord } from './rules/orphanCord';
 import { overMaxInput } from './rules/overMaxInput';
 import { parallelComb } from './rules/parallelComb';
 import { phantomIntoRibbon } from './rules/phantomIntoRibbon';
+import { phantomMissing } from './rules/phantomMissing';
 import { phantomOnJackBay } from './rules/phantomOnJackBay';
 import { polarity } from './rules/polarity';
 import { rateMismatch } from './rules/rateMismatch';
@@ -38,6 +40,7 @@ import { virtualNotPhysical } from './rules/virtualNotPhysical';
 export const RULES: readonly Rule[] = [
   phantomOnJackBay,
   phantomIntoRibbon,
+  phantomMissing,
   loudspeakerLevelIntoLine,
   monitorsOpenWhilePatching,
   hearingDose,
@@ -51,6 +54,7 @@ export const RULES: readonly Rule[] = [
   insertPairMismatch,
   stereoSplit,
   multOverload,
+  cueLoad,
   deadEnd,
   orphanCord,
   cordsShort,

@@ -1,10 +1,11 @@
 import type { Edge, SignalGraph } from './signalGraph';
 
-/** What is followed: every conducting edge, copper alone, or all over which a load is felt. */
+/** What is followed: every conducting edge, copper alone, all over which a load is felt, all that 48 V runs through. */
 const FOLLOWS = {
   all: (): boolean => true,
   copper: ({ passive }: Edge): boolean => passive,
   load: ({ passive, showsLoad }: Edge): boolean => passive || showsLoad === true,
+  power: ({ passive, passesPower }: Edge): boolean => passive || passesPower === true,
 } as const;
 
 /**

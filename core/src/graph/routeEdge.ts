@@ -47,5 +47,6 @@ export function routeEdge(
     closed: !openedBy.some(isTaken),
     ...(route.knobs && { knobs: route.knobs }),
     ...(route.showsLoad === true && { showsLoad: true }),
+    ...(route.passesPower === true && { passesPower: true }),
   };
 }

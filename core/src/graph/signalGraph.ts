@@ -37,6 +37,8 @@ export interface Edge {
   readonly passive: boolean;
   /** A transformer: the loads at its far end are felt at its near end, by the square of its turns. */
   readonly showsLoad?: boolean;
+  /** Resistors alone, or copper: 48 V runs through it against the signal. */
+  readonly passesPower?: boolean;
   readonly gainDb: number;
   readonly inverts: boolean;
   readonly delaySamples: number;

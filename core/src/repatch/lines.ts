@@ -71,9 +71,11 @@ export class Lines {
     return line;
   }
 
-  private conducts({ kind, passive, openedBy }: Edge): boolean {
+  private conducts({ kind, passive, passesPower, openedBy }: Edge): boolean {
     return (
-      passive && kind !== 'cord' && !openedBy.some((jack) => this.plugs.has(jack) || this.wired.has(jack))
+      (passive || passesPower === true) &&
+      kind !== 'cord' &&
+      !openedBy.some((jack) => this.plugs.has(jack) || this.wired.has(jack))
     );
   }
 

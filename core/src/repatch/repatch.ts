@@ -45,6 +45,18 @@ function walkOf(rig: Rig, graph: SignalGraph, wanted: SignalGraph, here: RoomId 
 
 const isPower = (rig: Rig, { key }: Turn): boolean => knobOf(rig, key)?.spec.setting === 'phantom';
 
+/**
+ * Whether turning a knob may bang or bring up what was not heard: a switch, a source or crosspoint, a gain that goes
+ * up. Only a gain that comes down does neither.
+ */
+function isHeardTurning(rig: Rig, turn: Turn): boolean {
+  const knob = knobOf(rig, turn.key);
+  if (knob === undefined) return true;
+  const [was, value] = [standsAt(knob, turn.was), standsAt(knob, turn.value)];
+  const isGain = knob.spec.unit === 'dB' && typeof was === 'number' && typeof value === 'number';
+  return !isGain || value > was;
+}
+
 /** Switches and selectors first, then 48 V, then gains: a gain is turned up on a line that is whole. */
 function rankOf(rig: Rig, turn: Turn): number {
   if (isPower(rig, turn)) return 1;
@@ -100,7 +112,7 @@ function settings(rig: Rig, scene: Scene, floor: Floor, off: readonly Turn[]): r
  * The way from what is on the floor to a scene: the fewest movements of cords, in an order that hurts
  * nobody. Worked out from the two states alone, so it is right wherever somebody stopped.
  *
- * Order: monitors and cues muted; 48 V off where a line is touched, and the wait until it has drained;
+ * Order: monitors and cues muted, where anything may be heard, cords or switches alike; 48 V off where a line is touched, and the wait until it has drained;
  * cords, pulls before the plugs that need their jacks, what feeds loudspeakers last; then switches, 48 V
  * and gains; cues open, monitors last. Common practice, no source.
  * @param here the room somebody stands in; the walk begins there.
@@ -128,7 +140,7 @@ export function repatch(
   const isLoud =
     cords.length > 0 ||
     off.length > 0 ||
-    later.some((step) => 'turns' in step && step.turns.some((turn) => isPower(rig, turn)));
+    later.some((step) => 'turns' in step && step.turns.some((turn) => isHeardTurning(rig, turn)));
   const isMuted = (quiet: Quiet): boolean => floor.precautions.some(({ id }) => id === quiet);
   const quieted = (quiet: Quiet, kind: 'mute' | 'open'): readonly Step[] => {
     const devices = quietedBy(rig, quiet);

@@ -11,7 +11,14 @@ export interface OutputData {
   readonly noiseDbu?: number;
   /** Through a transformer: neither side is earthed, so that it keeps its level when one is. */
   readonly floating?: boolean;
+  /** What 48 V from the input it leads to is to it; left out where nobody has said. */
+  readonly phantom?: PhantomNeed;
+  /** The least load it is made to drive, headphones above all. */
+  readonly leastLoadOhm?: number;
 }
+
+/** `needs` works by it alone, `harmful` is harmed by it. */
+export type PhantomNeed = 'needs' | 'harmless' | 'harmful';
 
 /** A knob of the device, as a port, route or station refers to it. */
 export interface KnobRef {
@@ -40,7 +47,6 @@ export interface MicrophoneData {
   readonly maxDbSpl?: number;
   /** Its noise is A-weighted, unlike all other noise. */
   readonly noiseIsWeighted?: boolean;
-  readonly phantom: 'needs' | 'harmless' | 'harmful';
 }
 
 /** One connector face. Lanes are counted from 1. */
@@ -100,6 +106,8 @@ export interface Route {
   readonly knobs?: readonly KnobRef[];
   /** A transformer: what hangs on its far side is felt on the near one. */
   readonly showsLoad?: boolean;
+  /** Resistors alone: 48 V runs through it against the signal. */
+  readonly passesPower?: boolean;
 }
 
 /** A route that is there when a knob stands at `value`, and only then. */

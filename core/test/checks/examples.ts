@@ -102,6 +102,11 @@ export const EXAMPLES: Record<RuleId, Example> = {
     nearMiss: phantomMic('condenser'),
     at: ['thread:thread-1', 'station:preamp/channel-1', 'lane:mic/out/1'],
   },
+  'phantom-missing': {
+    trips: withSettings({ 'preamp/phantom/1': false }),
+    nearMiss: WORKED_LADDER,
+    at: ['thread:thread-1', 'station:preamp/channel-1', 'lane:mic/out/1'],
+  },
   'gone-from-rig': {
     trips: {
       ...WORKED_LADDER,

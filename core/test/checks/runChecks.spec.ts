@@ -18,8 +18,6 @@ describe('the engine', () => {
       'phantom-on-jack-bay',
       'over-max-input',
       'low-into-converter',
-      'loading',
-      'loading',
     ]);
     expect([failedRules, idleWaivers]).toEqual([[], []]);
   });

@@ -58,8 +58,6 @@ describe('Saltglass Rooms', () => {
       'cue-delay performer:imke-tarrow thread:line-1 device:narrator-headphones',
       'dead-end track:print lane:daw/input/23',
       'insert-uncompensated track:crush',
-      'loading thread:line-2 lane:broadcast-dynamic/out/1 lane:mic-preamp/mic-2/1',
-      'loading thread:line-3 lane:long-ribbon/out/1 lane:mic-preamp/mic-3/1',
       'low-into-converter thread:line-3 lane:24-24-converter/line-in-1/3',
       'over-max-input thread:line-2 lane:24-24-converter/line-in-1/2',
       'parallel-comb track:lamp lane:daw/bus-dialogue/1',

@@ -52,7 +52,7 @@ describe('the round trip of a hardware insert', () => {
         session: { ...parts.session, sampleRateHz: 96_000 },
       }),
     );
-    expect(double.insertTrips[0]!.delaySamples).toBe(128 + 24 + 10);
+    expect(double.insertTrips[0]!.delaySamples).toBe(128 + 24 + 5);
   });
 
   it('is told side by side on a stereo track, and where it ends when it does not come back', () => {

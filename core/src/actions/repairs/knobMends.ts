@@ -1,3 +1,4 @@
+import { editSet } from '../../edits/make';
 import type { Finding } from '../../checks/finding';
 import { namingOf } from '../../words/naming';
 import { referenceKnob } from '../../scene/referenceOf';
@@ -9,20 +10,22 @@ import { overDoseDb } from '../../units/hearing';
 import type { Bench, Figures, Repair } from './repair';
 import { atStation, refOf, single, stationNamed, turned } from './repair';
 
-export function powerOff(bench: Bench, finding: Finding): readonly Repair[] {
+/** Switches 48 V on or off at the input a finding names. */
+export function powerTo(bench: Bench, finding: Finding, isOn: boolean): readonly Repair[] {
+  const to = isOn ? 'on' : 'off';
   const { graph, rig, session } = bench.context;
   const naming = namingOf(rig, session, graph);
   const station = refOf(finding, 'station');
   if (station !== undefined)
     return single(
-      `Switch 48 V off at ${naming.station(station)}`,
-      atStation(bench, station, 'phantom', false),
+      `Switch 48 V ${to} at ${naming.station(station)}`,
+      atStation(bench, station, 'phantom', isOn),
     );
   const lane = graph.lanes[graph.laneIndex.get(refOf(finding, 'lane') as never) ?? -1];
   const knob = lane?.input?.phantom;
   if (lane === undefined || knob === undefined) return [];
   const key = settingKeyOf(lane.device, knob.setting, knob.channel);
-  return single(`Switch 48 V off at ${lane.name}`, [turned(bench, key, false)]);
+  return single(`Switch 48 V ${to} at ${lane.name}`, [turned(bench, key, isOn)]);
 }
 
 export function gainTo(
@@ -48,6 +51,17 @@ export function referenceTo(
   return single(`Set ${station.name} to ${formatLevel(dbu, 'dBu')}`, [turned(bench, knob.key, dbu)]);
 }
 
+/** A track's fader, as long as it stays where it can be set. */
+function faderDown({ context }: Bench, fader: Figures<'over-max-input'>['fader']): readonly Repair[] {
+  const { session } = context;
+  const track = session.tracks.find(({ id }) => id === fader?.track);
+  if (track === undefined || fader === undefined || track.faderDb - fader.byDb < -60) return [];
+  const value = track.faderDb - fader.byDb;
+  return single(`Turn the fader of ${track.name} down ${String(fader.byDb)} dB`, [
+    editSet('track', { session: session.id }, track.id, { field: 'faderDb', value, was: track.faderDb }),
+  ]);
+}
+
 export function overMax(
   bench: Bench,
   figures: Figures<'over-max-input'>,
@@ -57,7 +71,11 @@ export function overMax(
   const converter = bench.context.graph.stations.find(
     (station) => station.role === 'converter' && station.in === lane,
   );
-  return [...gainTo(bench, figures.turnDown), ...referenceTo(bench, converter?.id, figures.referenceDbu)];
+  return [
+    ...gainTo(bench, figures.turnDown),
+    ...referenceTo(bench, converter?.id, figures.referenceDbu),
+    ...faderDown(bench, figures.fader),
+  ];
 }
 
 /** The level knob of what drives a pair of headphones. */

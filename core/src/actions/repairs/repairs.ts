@@ -9,7 +9,7 @@ import { findingView } from '../../views/findingView';
 import { planOf } from '../../views/plan';
 import type { ScenePlace } from '../../session/scenePlace';
 import { findScene } from '../../session/scenePlace';
-import { cueDown, gainTo, overMax, powerOff, referenceTo } from './knobMends';
+import { cueDown, gainTo, overMax, powerTo, referenceTo } from './knobMends';
 import { combOfInserts, turnPolarity } from './meetingMends';
 import type { Figures, Mend, Repair } from './repair';
 import { refOf } from './repair';
@@ -23,8 +23,9 @@ export interface RepairPreview extends Repair {
 
 /** What can be mended by one safe change. A rule that is not here is for a person to decide. */
 const MENDS: Readonly<Partial<Record<RuleId, Mend>>> = {
-  'phantom-on-jack-bay': (bench, _figures, finding) => powerOff(bench, finding),
-  'phantom-into-ribbon': (bench, _figures, finding) => powerOff(bench, finding),
+  'phantom-on-jack-bay': (bench, _figures, finding) => powerTo(bench, finding, false),
+  'phantom-into-ribbon': (bench, _figures, finding) => powerTo(bench, finding, false),
+  'phantom-missing': (bench, _figures, finding) => powerTo(bench, finding, true),
   'hearing-dose': cueDown,
   'thread-incomplete': (bench, _figures, finding) => routeIt(bench, finding),
   'orphan-cord': (bench, _figures, finding) => takeOut(bench, finding),

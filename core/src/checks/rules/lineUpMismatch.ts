@@ -1,4 +1,5 @@
 import type { GraphStation } from '../../graph/signalGraph';
+import type { InsertTrip } from '../../timing/insertTrips';
 import { stationOfRole, stationsOn } from '../../routing/realise';
 import { TOLERANCE } from '../../units/tolerance';
 import type { WorkedScene } from '../../scene/workedScene';
@@ -11,7 +12,12 @@ import type { Rule } from '../rule';
 interface Trip {
   readonly at: readonly EntityRef[];
   readonly stations: readonly GraphStation[];
+  /** What the trims of its slot add, both together. */
+  readonly trimDb: number;
 }
+
+const trimOf = (trip: InsertTrip | undefined): number =>
+  trip === undefined ? 0 : trip.settings.sendTrimDb + trip.settings.returnTrimDb;
 
 /** Everything that leaves the host and comes back: inserts of the input list, and hardware slots. */
 function trips(context: WorkedScene): readonly Trip[] {
@@ -19,12 +25,17 @@ function trips(context: WorkedScene): readonly Trip[] {
   return [
     ...threads
       .filter(({ thread, complete }) => thread.purpose === 'insert' && complete)
-      .map((planned) => ({ at: threadRefs([planned]), stations: planned.stations })),
+      .map((planned) => ({
+        at: threadRefs([planned]),
+        stations: planned.stations,
+        trimDb: trimOf(insertTrips.find(({ send }) => send === planned.thread.from)),
+      })),
     ...insertTrips
       .filter(({ comesBack }) => comesBack)
-      .map(({ track, path }) => ({
-        at: [{ kind: 'track', id: track.id } as const],
-        stations: stationsOn(graph, path),
+      .map((trip) => ({
+        at: [{ kind: 'track', id: trip.track.id } as const],
+        stations: stationsOn(graph, trip.path),
+        trimDb: trimOf(trip),
       })),
   ];
 }
@@ -32,17 +43,17 @@ function trips(context: WorkedScene): readonly Trip[] {
 const differs = (a: number, b: number): boolean => Math.abs(a - b) > TOLERANCE.levelDb;
 
 function roundTrips(context: WorkedScene): readonly Finding[] {
-  return trips(context).flatMap(({ at, stations }): readonly Finding[] => {
+  return trips(context).flatMap(({ at, stations, trimDb }): readonly Finding[] => {
     const out = stations.find(({ role }) => role === 'line-output');
     const back = stations.find(({ role }) => role === 'converter');
     const [dac, adc] = [out && referenceOf(context, out), back && referenceOf(context, back)];
     if (out === undefined || back === undefined || dac === undefined || adc === undefined) return [];
-    if (!differs(dac, adc)) return [];
+    if (!differs(dac + trimDb, adc)) return [];
     return [
       {
         rule: 'line-up-mismatch',
         at: [...at, { kind: 'station', id: out.id }, { kind: 'station', id: back.id }],
-        figures: { what: 'round-trip', firstDbu: dac, secondDbu: adc, gainDb: dac - adc },
+        figures: { what: 'round-trip', firstDbu: dac, secondDbu: adc, gainDb: dac - adc + trimDb },
       },
     ];
   });
@@ -73,6 +84,7 @@ export const lineUpMismatch: Rule = {
   severity: 'warning',
   stage: 'mix',
   why: 'A round trip whose output and input are lined up differently comes back louder or softer; a pair lined up differently leans to one side.',
-  limits: 'What the outboard in between does on purpose is not counted.',
+  limits:
+    'What the outboard in between does on purpose is not counted. Trims of the slot that make up for the difference end the finding.',
   run: (context) => [...roundTrips(context), ...pairs(context)],
 };

@@ -1,12 +1,11 @@
 import type { Quiet } from '../../repatch/step';
-import { quietedBy } from '../../repatch/listeners';
 import { isPlugged } from '../../session/onFloor';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
+import { openEars } from '../openEars';
 import type { Rule } from '../rule';
 
-/** What people listen to, by what has to be quiet first. */
-const EARS: Readonly<Record<Quiet, string>> = { monitors: 'loudspeaker', cues: 'headphones' };
+const QUIETS: readonly Quiet[] = ['monitors', 'cues'];
 
 /** Cords to be pulled or plugged before the floor is as the scene wants it. */
 function cordsToMove({ floor, scene }: WorkedScene): number {
@@ -18,13 +17,13 @@ function cordsToMove({ floor, scene }: WorkedScene): number {
 function run(context: WorkedScene): readonly Finding[] {
   const cords = cordsToMove(context);
   if (cords === 0) return [];
-  return (Object.keys(EARS) as Quiet[]).flatMap((quiet): readonly Finding[] => {
-    const ears = context.rig.devices.filter(({ type }) => type === EARS[quiet]);
-    if (ears.length === 0 || quietedBy(context.rig, quiet).length > 0) return [];
+  return QUIETS.flatMap((quiet): readonly Finding[] => {
+    const ears = openEars(context, quiet);
+    if (ears.length === 0) return [];
     return [
       {
         rule: 'monitors-open-while-patching',
-        at: ears.map(({ id }) => ({ kind: 'device', id })),
+        at: ears.map((id) => ({ kind: 'device', id })),
         figures: { quiet, cords },
       },
     ];
@@ -36,7 +35,8 @@ export const monitorsOpenWhilePatching: Rule = {
   title: 'Nothing to mute before patching',
   severity: 'warning',
   stage: 'track',
-  why: 'A plug that goes in or out under signal bangs. The work list mutes monitors and cues first; where it finds nothing to mute, somebody may be listening.',
-  limits: 'Whether a mute was really pressed is not known; the work list asks for it and keeps the tick.',
+  why: 'A plug that goes in or out under signal bangs. The work list mutes monitors and cues first; a loudspeaker or pair of headphones that something reaches past every mute stays open.',
+  limits:
+    'Only a monitor controller, console or amplifier that lies on the way counts. Whether a mute was really pressed is not known; the work list asks for it and keeps the tick.',
   run,
 };

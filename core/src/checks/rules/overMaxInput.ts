@@ -1,3 +1,5 @@
+import { soundsOver } from '../soundsOver';
+import { sourceRef } from '../../scene/places';
 import { settingsOf } from '../../rig/buildDevice';
 import { stationOfRole } from '../../routing/realise';
 import { TOLERANCE } from '../../units/tolerance';
@@ -44,7 +46,8 @@ function firstOver(planned: PlannedThread): number {
   );
 }
 
-function run(context: WorkedScene): readonly Finding[] {
+/** Threads, with what could be turned at their preamp or converter. */
+function onThreads(context: WorkedScene): readonly Finding[] {
   return context.threads.flatMap((planned): Finding[] => {
     const index = firstOver(planned);
     const rung = planned.ladder.rungs[index];
@@ -73,6 +76,33 @@ function run(context: WorkedScene): readonly Finding[] {
   });
 }
 
+/** Everything else that sounds: playback, and threads beyond their end. */
+function onSounds(context: WorkedScene, told: ReadonlySet<string>): readonly Finding[] {
+  const { graph, field } = context;
+  return soundsOver(context).flatMap(({ source, lane, peak, max }): readonly Finding[] => {
+    const from = field.sources[source];
+    const at = graph.lanes[lane];
+    if (at === undefined || (from?.thread !== undefined && told.has(from.thread))) return [];
+    return [
+      {
+        rule: 'over-max-input',
+        at: [sourceRef(context, from), { kind: 'lane', id: at.id }],
+        figures: {
+          ...{ peak, max, overDb: peak - max },
+          unit: at.medium === 'digital' ? 'dBFS' : 'dBu',
+          ...(from?.track !== undefined && { fader: { track: from.track, byDb: Math.ceil(peak - max) } }),
+        },
+      },
+    ];
+  });
+}
+
+function run(context: WorkedScene): readonly Finding[] {
+  const threads = onThreads(context);
+  const told = new Set(threads.flatMap(({ at }) => at.map(({ id }): string => id)));
+  return [...threads, ...onSounds(context, told)];
+}
+
 export const overMaxInput: Rule = {
   id: 'over-max-input',
   title: 'Peak over a maximum level',
@@ -80,6 +110,6 @@ export const overMaxInput: Rule = {
   stage: 'track',
   why: 'A peak over what an input, output or converter takes is clipped, and a clipped recording cannot be mended.',
   limits:
-    'Peaks follow from the expected sound level and crest factor; where either is not given, nothing is inferred. Only the first hop that is over is reported for each thread.',
+    'Peaks follow from the expected level and crest factor; where either is not given, nothing is inferred. Only the first place that is over is reported for each sound. Inside a host levels are floating point: it clips where it leaves.',
   run,
 };

@@ -1,9 +1,8 @@
-import { copperFrom } from '../../graph/nets';
 import type { Lane } from '../../graph/signalGraph';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
-import { poweredInputs } from '../../scene/poweredInputs';
+import { poweredInputs, powerLine } from '../../scene/poweredInputs';
 import type { Rule } from '../rule';
 
 type Harm = Extract<FindingDetail, { rule: 'phantom-into-ribbon' }>['figures']['what'];
@@ -11,7 +10,8 @@ type Harm = Extract<FindingDetail, { rule: 'phantom-into-ribbon' }>['figures']['
 /** What 48 V would meet at an output, or undefined where it does no harm as far as is known. */
 function harmAt(lane: Lane): Harm | undefined {
   if (lane.direction !== 'out' || lane.medium === 'any') return undefined;
-  if (lane.microphone?.phantom === 'harmful') return 'ribbon';
+  if (lane.output?.phantom === 'harmful') return lane.microphone === undefined ? 'unit' : 'ribbon';
+  if (lane.output?.phantom !== undefined) return undefined;
   if (lane.balanced === false) return 'unbalanced';
   return lane.medium === 'line' ? 'line-output' : undefined;
 }
@@ -19,7 +19,7 @@ function harmAt(lane: Lane): Harm | undefined {
 function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   return poweredInputs(context).flatMap(({ lane: input, ref }) =>
-    copperFrom(graph, input.index, 'to').flatMap((index): Finding[] => {
+    [...powerLine(graph, input.index)].flatMap((index): Finding[] => {
       const lane = graph.lanes[index];
       const what = lane && harmAt(lane);
       if (lane === undefined || what === undefined) return [];
@@ -46,6 +46,6 @@ export const phantomIntoRibbon: Rule = {
   stage: 'track',
   why: 'A ribbon can be stretched or torn by 48 V through a faulty or unbalanced cable, and an unbalanced or line output is not made to have voltage fed into it.',
   limits:
-    'Ribbons with a phantom-powered amplifier inside are described as condensers in the catalogue, since they need 48 V. An output whose balance is not stated is not reported.',
+    'What 48 V is to a microphone is what its data say, or what it usually is to its kind. It is followed over copper and through pads of resistors. An output whose balance is not stated is not reported.',
   run,
 };

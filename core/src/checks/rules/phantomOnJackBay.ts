@@ -1,16 +1,17 @@
 import { isJackBayConnector } from '../../rig/connector';
 import { edgesInto } from '../../graph/walk';
-import { copperFrom } from '../../graph/nets';
+import { reach } from '../../graph/reach';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { poweredInputs } from '../../scene/poweredInputs';
+import { poweredInputs, powerLine } from '../../scene/poweredInputs';
 import type { Rule } from '../rule';
 
 function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   return poweredInputs(context).flatMap(({ lane: input, ref }): Finding[] => {
-    const line = copperFrom(graph, input.index, 'to');
-    const cords = line.flatMap((lane) => edgesInto(graph, lane).filter((edge) => edge.kind === 'cord'));
+    // Whatever listens beside the line, as at the upper jack of a half normal, has 48 V on its plug as well.
+    const line = reach(graph, powerLine(graph, input.index), 'from', 'power');
+    const cords = [...line].flatMap((lane) => edgesInto(graph, lane).filter(({ kind }) => kind === 'cord'));
     const onJackBay = cords.filter((edge) => {
       const [from, to] = [graph.lanes[edge.from], graph.lanes[edge.to]];
       return [from, to].some((lane) => lane?.medium === 'any' && isJackBayConnector(lane.connector));

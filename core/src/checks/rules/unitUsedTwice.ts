@@ -1,3 +1,4 @@
+import type { Track } from '../../session/daw/trackSchema';
 import type { GraphStation } from '../../graph/signalGraph';
 import { STATION_ROLES } from '../../rig/deviceModel';
 import type { StationId } from '../../rig/ids';
@@ -62,7 +63,7 @@ function sharedBy(
   return [...groups.values()];
 }
 
-const run = (context: WorkedScene): readonly Finding[] =>
+const onThreads = (context: WorkedScene): readonly Finding[] =>
   sharedBy(wanted(context)).map(({ stations, threads }) => ({
     rule: 'unit-used-twice',
     at: [
@@ -72,12 +73,42 @@ const run = (context: WorkedScene): readonly Finding[] =>
     figures: { stations, count: threads.length },
   }));
 
+/** Hardware slots by the first number of the pair they send over. */
+function slotsByPair({ session }: WorkedScene): ReadonlyMap<number, readonly Track[]> {
+  const pairs = new Map<number, Track[]>();
+  for (const track of session.tracks)
+    for (const slot of track.inserts)
+      if (slot?.kind === 'hardware') pairs.set(slot.send, [...(pairs.get(slot.send) ?? []), track]);
+  return pairs;
+}
+
+/** Pairs of the host in several slots: never at once, and on some hosts not even one after the other. */
+function onPairs(context: WorkedScene): readonly Finding[] {
+  const { reusePair } = context.session.hostProfile;
+  return [...slotsByPair(context)].flatMap(([send, tracks]): readonly Finding[] => {
+    const live = tracks.filter(({ muted }) => !muted);
+    const atOnce = live.length > 1;
+    if (tracks.length < 2 || (reusePair && !atOnce)) return [];
+    const users = [...new Set(atOnce ? live : tracks)];
+    return [
+      {
+        rule: 'unit-used-twice',
+        at: users.map(({ id }) => ({ kind: 'track', id })),
+        figures: { stations: [], count: atOnce ? live.length : tracks.length, pair: { send, atOnce } },
+      },
+    ];
+  });
+}
+
+const run = (context: WorkedScene): readonly Finding[] => [...onThreads(context), ...onPairs(context)];
+
 export const unitUsedTwice: Rule = {
   id: 'unit-used-twice',
   title: 'One unit for two threads',
   severity: 'error',
   stage: 'track',
   why: 'A preamp, processor channel or converter channel carries one signal at a time; two threads through it means one of them is lost.',
-  limits: 'Threads of other scenes are not counted: scenes follow one another.',
+  limits:
+    'Threads of other scenes are not counted: scenes follow one another. Hardware slots of muted tracks are not in use; whether a host gives one pair to two slots at all is its profile’s word.',
   run,
 };

@@ -11,12 +11,14 @@ const BOX: Record<Detail<'level-class'>['box'], string> = {
   none: 'Take the cord out; no box makes this connection safe.',
 };
 
-function overRemedy({ turnDown, referenceDbu }: Detail<'over-max-input'>, naming: Naming): string {
+function overRemedy({ turnDown, referenceDbu, fader }: Detail<'over-max-input'>, naming: Naming): string {
   const ways: string[] = [];
   if (turnDown !== undefined)
     ways.push(
       `turn ${naming.station(turnDown.station)} down ${turnDown.byDb} dB, to ${formatGain(turnDown.gainDb)} dB`,
     );
+  if (fader !== undefined)
+    ways.push(`turn what ${naming.track(fader.track)} plays down ${fader.byDb} dB before it gets there`);
   if (referenceDbu !== undefined) ways.push(`set the converter input to ${formatLevel(referenceDbu, 'dBu')}`);
   const remedy = ways.length === 0 ? 'use a pad, or a less sensitive microphone' : ways.join(', or ');
   return sentence(remedy);
@@ -37,7 +39,7 @@ export const LEVEL: Speak<
     const where = lane === undefined ? 'a hop' : naming.lane(lane.id);
     const [peak, max] = [formatLevel(figures.peak, figures.unit), formatLevel(figures.max, figures.unit)];
     return {
-      wrong: `${threadsNamed(finding, naming)} peaks ${formatDb(figures.overDb)} over the maximum of ${where} (${peak} into ${max}).`,
+      wrong: `${listed([...namesOf(finding, naming, 'thread'), ...namesOf(finding, naming, 'track')])} peaks ${formatDb(figures.overDb)} over the maximum of ${where} (${peak} into ${max}).`,
       remedy: overRemedy(figures, naming),
     };
   },
@@ -67,10 +69,10 @@ export const LEVEL: Speak<
       remedy: `Set both to the same reference level.`,
     };
   },
-  loading: ({ lossDb, sourceOhm, loadOhm, isMicrophone }, naming, finding) => {
+  loading: ({ lossDb, sourceOhm, loadOhm, leastRatio, isMicrophone }, naming, finding) => {
     const [out = '', into = ''] = namesOf(finding, naming, 'lane');
     return {
-      wrong: `${out} (${formatOhm(sourceOhm)}) drives ${into} (${formatOhm(loadOhm)}), less than ten times as much, and loses ${formatDb(lossDb)}.`,
+      wrong: `${out} (${formatOhm(sourceOhm)}) drives ${into} (${formatOhm(loadOhm)}), less than ${leastRatio === 5 ? 'five' : 'ten'} times as much, and loses ${formatDb(lossDb)}.`,
       remedy: isMicrophone
         ? 'Choose a preamp of higher input impedance, or allow for the loss; the sound changes a little too.'
         : 'Put a buffer or a distribution amplifier between, or allow for the loss.',

@@ -13,6 +13,7 @@ function feeder(finding: Finding, naming: Naming): string {
 
 const HARM: Record<Detail<'phantom-into-ribbon'>['what'], string> = {
   ribbon: 'a ribbon microphone',
+  unit: 'an output that is harmed by it',
   unbalanced: 'an unbalanced output',
   'line-output': 'a line output',
 };
@@ -31,6 +32,7 @@ const formatHours = (hours: number): string =>
 export const SAFETY: Speak<
   | 'phantom-on-jack-bay'
   | 'phantom-into-ribbon'
+  | 'phantom-missing'
   | 'loudspeaker-level-into-line'
   | 'monitors-open-while-patching'
   | 'hearing-dose'
@@ -44,6 +46,16 @@ export const SAFETY: Speak<
     wrong: `48 V from ${feeder(finding, naming)} reaches ${HARM[what]}, ${naming.lane(at)}.`,
     remedy: `Switch 48 V off at ${feeder(finding, naming)} and wait half a minute before you connect it.`,
   }),
+  'phantom-missing': ({ why, at }, naming, finding) =>
+    why === 'switched-off'
+      ? {
+          wrong: `${naming.lane(at)} needs 48 V, and it is off at ${feeder(finding, naming)}.`,
+          remedy: `Mute monitors and phones, turn its gain down, and switch 48 V on at ${feeder(finding, naming)}; never on a line that passes a jack bay.`,
+        }
+      : {
+          wrong: `${naming.lane(at)} needs 48 V, and nothing on its line can give it.`,
+          remedy: 'Route it over a preamp with 48 V, or give it a supply of its own and say so in its data.',
+        },
   'loudspeaker-level-into-line': ({ into }, naming, finding) => {
     const [amplifier, there] = namesOf(finding, naming, 'lane');
     return {

@@ -2,7 +2,8 @@ import { formatDb, formatGain, formatOhm } from '../../units/format';
 import type { Naming } from '../naming';
 import { obstacleSentence } from '../obstacleWording';
 import { ROLE_WORDS } from '../roleWords';
-import type { Detail, Speak } from './speak';
+import type { Finding } from '../../checks/finding';
+import type { Detail, Speak, Words } from './speak';
 import { listed, namesOf, threadsNamed } from './speak';
 
 /**
@@ -75,6 +76,28 @@ const JOINED: Record<Detail<'virtual-not-physical'>['what'], (n: string) => Read
   ],
 };
 
+const unitTwice = (
+  stations: Detail<'unit-used-twice'>['stations'],
+  count: number,
+  naming: Naming,
+  finding: Finding,
+): Words => ({
+  wrong: `${stations.map((id) => naming.station(id)).join(', ')} ${stations.length === 1 ? 'serves' : 'serve'} ${count} threads at once: ${threadsNamed(finding, naming)}.`,
+  remedy: 'Give all but one of them another unit, or move one to another scene.',
+});
+
+const pairTwice = (
+  count: number,
+  { send, atOnce }: NonNullable<Detail<'unit-used-twice'>['pair']>,
+  naming: Naming,
+  finding: Finding,
+): Words => ({
+  wrong: `${count} hardware slots send over host output ${send}${atOnce ? ' at once' : ', and this kind of host gives a pair to one slot only'}: ${listed(namesOf(finding, naming, 'track'))}.`,
+  remedy: atOnce
+    ? 'Commit one of them first and take its slot out, or give it another pair.'
+    : 'Take the slot out of one, or choose a host that lets a pair be used again.',
+});
+
 export const TOPOLOGY: Speak<
   | 'gone-from-rig'
   | 'thread-incomplete'
@@ -86,6 +109,7 @@ export const TOPOLOGY: Speak<
   | 'insert-pair-mismatch'
   | 'stereo-split'
   | 'mult-overload'
+  | 'cue-load'
   | 'dead-end'
   | 'orphan-cord'
   | 'cords-short'
@@ -120,10 +144,10 @@ export const TOPOLOGY: Speak<
     wrong: `${listed(sources.map((lane) => naming.lane(lane)))} both drive ${namesOf(finding, naming, 'lane').join('')}.`,
     remedy: 'Leave one of them connected, or bring both together in a mixer.',
   }),
-  'unit-used-twice': ({ stations, count }, naming, finding) => ({
-    wrong: `${stations.map((id) => naming.station(id)).join(', ')} ${stations.length === 1 ? 'serves' : 'serve'} ${count} threads at once: ${threadsNamed(finding, naming)}.`,
-    remedy: 'Give all but one of them another unit, or move one to another scene.',
-  }),
+  'unit-used-twice': ({ stations, count, pair }, naming, finding) =>
+    pair === undefined
+      ? unitTwice(stations, count, naming, finding)
+      : pairTwice(count, pair, naming, finding),
   'normal-broken': ({ normalFrom, normalTo, jack }, naming, finding) => ({
     wrong: `A plug in ${naming.lane(jack)} opens the normal ${naming.lane(normalFrom)} → ${naming.lane(normalTo)} that ${threadsNamed(finding, naming)} relies on.`,
     remedy: 'Move that plug to another jack, or route the thread again.',
@@ -151,6 +175,11 @@ export const TOPOLOGY: Speak<
   'mult-overload': ({ lossDb, loads, sourceOhm, loadOhm }, naming, finding) => ({
     wrong: `${namesOf(finding, naming, 'lane').join('')} (${formatOhm(sourceOhm)}) feeds ${loads} inputs, together ${formatOhm(loadOhm)}, and loses ${formatDb(lossDb)}.`,
     remedy: 'Take an input off, or feed them from a distribution amplifier.',
+  }),
+  'cue-load': ({ phones, lossDb, sourceOhm, loadOhm, leastOhm }, naming, finding) => ({
+    wrong: `${phones} pairs of headphones on ${namesOf(finding, naming, 'lane').join('')} (${formatOhm(sourceOhm)}) are ${formatOhm(loadOhm)} together${leastOhm === undefined ? '' : `, less than the ${formatOhm(leastOhm)} it is made for`}, and each is ${formatDb(lossDb)} softer than alone.`,
+    remedy:
+      'Give some of them an output of their own, or choose headphones of higher impedance. Bring levels up slowly after a change.',
   }),
   'dead-end': ({ what }, naming, finding) => {
     const [track, lane] = [

@@ -33,6 +33,20 @@ const outs = (...inputs: readonly string[]): Parts => ({
   ],
 });
 
+/** Two pairs of headphones on one output of a cue amplifier of 10 Ω. */
+const worn = (impedanceOhm: number): Parts => ({
+  devices: [
+    { id: 'cue', name: 'Cue amplifier', type: 'cueAmp', params: { outputs: 1 } },
+    ...['narrator', 'actor'].map((id) => ({ id, type: 'headphones', params: { impedanceOhm } })),
+  ],
+  wires: [
+    ['cue/phones-1/1', 'narrator/in/1'],
+    ['cue/phones-1/1', 'actor/in/1'],
+    ['cue/phones-1/2', 'narrator/in/2'],
+    ['cue/phones-1/2', 'actor/in/2'],
+  ],
+});
+
 /** A hardware insert over the opto, whose output leads somewhere. */
 const inserted = (back: string): Parts =>
   dawParts([track('narrator', { inserts: [hardwareSlot(1, 1, { delaySamples: 150 })] })], {
@@ -135,6 +149,7 @@ export const TOPOLOGY_EXAMPLES: Examples<
   | 'insert-pair-mismatch'
   | 'stereo-split'
   | 'mult-overload'
+  | 'cue-load'
   | 'dead-end'
   | 'orphan-cord'
   | 'cords-short'
@@ -158,6 +173,8 @@ export const TOPOLOGY_EXAMPLES: Examples<
     nearMiss: onInputs('opto/in-1/1'),
     at: ['lane:transistor/out-1/1'],
   },
+  // Two pairs of 64 Ω on 10 Ω are 1.1 dB softer than one; two of 250 Ω a third of a decibel.
+  'cue-load': { trips: worn(64), nearMiss: worn(250), at: ['lane:cue/phones-1/1'] },
   'dead-end': {
     trips: playsTo([]),
     nearMiss: playsTo([['converter/line-out-1/1', 'monitor/in/1']]),

@@ -14,6 +14,8 @@ const params = z.strictObject({
   inputOhm: impedanceOhm.default(47_000),
   maxInputDbu: levelDbu.default(24),
   outputOhm: impedanceOhm.default(10),
+  /** The least load an output is made for; left out, 16 Ω. Common practice, no source. */
+  leastLoadOhm: impedanceOhm.optional().meta({ typical: 16 }),
   maxOutputDbu: levelDbu.default(16),
   outputNoiseDbu: levelDbu.default(-85),
 });
@@ -62,7 +64,7 @@ export const headphoneBox = deviceType({
           connector: 'trs',
           face: 'front',
         },
-        { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu },
+        { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu, leastLoadOhm: p.leastLoadOhm ?? 16 },
       ),
     ],
     routes: [

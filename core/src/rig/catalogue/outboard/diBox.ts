@@ -13,6 +13,8 @@ const params = z.strictObject({
   channels: channelCount(8).default(1),
   /** A transformer alone, or an amplifier that wants current. */
   kind: z.enum(['active', 'passive']).optional().meta({ typical: 'active' }),
+  /** What its amplifier runs on. */
+  runsOn: z.enum(['48 V', 'battery or supply']).optional().meta({ typical: '48 V' }),
   /** Turns of the transformer, input over output. */
   ratio: z
     .number()
@@ -79,7 +81,11 @@ export const diBox = deviceType({
       analogueOut(
         'mic',
         { key: `out-${n}`, name: `out ${n}`, face: 'front' },
-        { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu },
+        {
+          sourceOhm: p.outputOhm,
+          maxDbu: p.maxOutputDbu,
+          phantom: isPassive(p) || p.runsOn === 'battery or supply' ? 'harmless' : 'needs',
+        },
       ),
     ]),
     routes: numbersTo(p.channels).flatMap((n) => [

@@ -17,7 +17,7 @@ const params = z.strictObject({
 export const inlinePad = deviceType({
   type: 'inlinePad',
   title: 'Inline pad',
-  what: 'Brings line level down to mic level with resistors alone. It does not part the earths, and passes no 48 V here.',
+  what: 'Brings line level down to mic level with resistors alone. It does not part the earths, and lets 48 V through.',
   params,
   build: (p) => ({
     ports: numbersTo(p.channels).flatMap((n) => [
@@ -25,7 +25,10 @@ export const inlinePad = deviceType({
       analogueOut('mic', { key: `out-${n}`, name: `out ${n}`, face: 'front' }, { sourceOhm: p.outputOhm }),
     ]),
     routes: numbersTo(p.channels).map((n) =>
-      active(laneAt(`in-${n}`), laneAt(`out-${n}`), -p.lossDb, { outputNoise: thermalNoiseDbu(p.outputOhm) }),
+      active(laneAt(`in-${n}`), laneAt(`out-${n}`), -p.lossDb, {
+        outputNoise: thermalNoiseDbu(p.outputOhm),
+        passesPower: true,
+      }),
     ),
     stations: [],
   }),

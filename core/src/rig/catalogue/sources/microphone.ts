@@ -13,8 +13,14 @@ const params = z.strictObject({
   /** How that figure was weighted; left out, A-weighted, as it is usually published. */
   selfNoiseWeighting: z.enum(['A-weighted', 'unweighted']).optional().meta({ typical: 'A-weighted' }),
   maxDbSpl: z.number().min(60).max(200).optional(),
+  /**
+   * What 48 V is to it; left out, what it is to its kind. A ribbon with an amplifier inside needs it, a valve
+   * microphone has a supply of its own.
+   */
+  phantomPower: z.enum(['needs', 'harmless', 'harmful']).optional(),
 });
 
+/** What 48 V usually is to it: a ribbon with an amplifier inside needs it, a passive one is harmed by it. */
 const PHANTOM = { condenser: 'needs', dynamic: 'harmless', ribbon: 'harmful' } as const;
 
 export const microphone = deviceType({
@@ -22,7 +28,15 @@ export const microphone = deviceType({
   title: 'Microphone',
   what: 'Turns sound into a mic-level signal: condenser, dynamic or ribbon.',
   params,
-  build({ principle, sensitivityMvPerPa, sourceOhm, selfNoiseDbSpl, selfNoiseWeighting, maxDbSpl }) {
+  build({
+    principle,
+    sensitivityMvPerPa,
+    sourceOhm,
+    selfNoiseDbSpl,
+    selfNoiseWeighting,
+    maxDbSpl,
+    phantomPower,
+  }) {
     const inOnePascalDbu = sensitivityDbu(sensitivityMvPerPa);
     const noiseDbu =
       selfNoiseDbSpl === undefined
@@ -39,11 +53,10 @@ export const microphone = deviceType({
           connector: 'xlr',
           face: 'front',
           balanced: true,
-          output: { sourceOhm, noiseDbu },
+          output: { sourceOhm, noiseDbu, phantom: phantomPower ?? PHANTOM[principle] },
           microphone: {
             sensitivityDbu: inOnePascalDbu,
-            phantom: PHANTOM[principle],
-            ...(maxDbSpl !== undefined && { maxDbSpl }),
+            ...(maxDbSpl !== undefined && { maxDbSpl, phantomPower }),
             ...(selfNoiseDbSpl !== undefined &&
               selfNoiseWeighting !== 'unweighted' && { noiseIsWeighted: true }),
           },

@@ -1,0 +1,60 @@
+import { reach } from '../../graph/reach';
+import type { Lane, SignalGraph } from '../../graph/signalGraph';
+import type { PlannedThread, WorkedScene } from '../../scene/workedScene';
+import { threadRefs } from '../../scene/places';
+import type { PowerInput } from '../../scene/poweredInputs';
+import { powerInputs } from '../../scene/poweredInputs';
+import type { Finding } from '../finding';
+import type { Rule } from '../rule';
+
+/** Outputs on a thread that work by 48 V alone: its microphone, a DI box on its way. */
+const needy = ({ lanes }: SignalGraph, { start, path }: PlannedThread): readonly Lane[] =>
+  [start, ...path.map(({ to }) => to)].flatMap((index) => {
+    const lane = lanes[index];
+    return lane?.output?.phantom === 'needs' ? [lane] : [];
+  });
+
+/** What can give 48 V to an output, and whether anything hangs on it at all. */
+function suppliers(
+  { graph }: WorkedScene,
+  output: Lane,
+  inputs: readonly PowerInput[],
+): { readonly isConnected: boolean; readonly inputs: readonly PowerInput[] } {
+  const line = reach(graph, [output.index], 'from', 'power');
+  const isConnected = [...line].some((lane) => graph.lanes[lane]?.input !== undefined);
+  return { isConnected, inputs: inputs.filter(({ lane }) => line.has(lane.index)) };
+}
+
+function run(context: WorkedScene): readonly Finding[] {
+  const users = new Map<Lane, PlannedThread[]>();
+  for (const planned of context.threads)
+    for (const lane of needy(context.graph, planned)) users.set(lane, [...(users.get(lane) ?? []), planned]);
+  const all = users.size === 0 ? [] : powerInputs(context);
+  return [...users].flatMap(([lane, threads]): readonly Finding[] => {
+    const { isConnected, inputs } = suppliers(context, lane, all);
+    if (!isConnected || inputs.some(({ isOn }) => isOn)) return [];
+    const [supplier] = inputs;
+    return [
+      {
+        rule: 'phantom-missing',
+        at: [
+          ...threadRefs(threads),
+          ...(supplier === undefined ? [] : [supplier.ref]),
+          { kind: 'lane', id: lane.id },
+        ],
+        figures: { why: supplier === undefined ? 'nothing-gives-it' : 'switched-off', at: lane.id },
+      },
+    ];
+  });
+}
+
+export const phantomMissing: Rule = {
+  id: 'phantom-missing',
+  title: '48 V is missing',
+  severity: 'error',
+  stage: 'track',
+  why: 'A condenser, a ribbon with an amplifier inside or an active DI box without its 48 V gives nothing, or a thin and distorted sound.',
+  limits:
+    'What needs 48 V is what its data say, or what its kind usually needs; units with a battery or a supply of their own say so there. A line that leads nowhere yet is not reported.',
+  run,
+};

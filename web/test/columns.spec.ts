@@ -1,0 +1,48 @@
+import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
+import { planOf } from '@ft/core/views/plan';
+import { cellText, COLUMNS, isRightAligned, stationIn } from '../src/app/track/columns';
+
+describe('the columns of the input list', () => {
+  const demo = saltglassRooms();
+  const session = demo.sessions[0]!;
+  const row = planOf(demo.rig, session, session.scenes[0]!).plan.rows[0]!;
+
+  it('show a line as text', () => {
+    expect(COLUMNS.map((column) => cellText(row, column))).toEqual([
+      '1',
+      'Imke Tarrow',
+      'Narrator',
+      '88',
+      '14',
+      'Large condenser',
+      'Booth panel line 1',
+      'Mic preamp 1',
+      '44',
+      'on',
+      'Opto compressor',
+      'Converter in 5',
+      'DAW input 5',
+      'NARR',
+      '',
+      '',
+      'routed',
+    ]);
+  });
+
+  it('set figures to the right', () => {
+    expect(COLUMNS.filter(isRightAligned).map(({ title }) => title)).toEqual([
+      '#',
+      'Sound',
+      'Crest',
+      'Gain',
+      'Mic at',
+      'Line level',
+    ]);
+  });
+
+  it('know which cells hold a station', () => {
+    expect(
+      COLUMNS.filter((column) => stationIn(row, column) !== undefined).map(({ title }) => title),
+    ).toEqual(['Room jack', 'Preamp', 'Converter', 'DAW input']);
+  });
+});

@@ -1,0 +1,38 @@
+import { HistoryPage } from '../src/app/history/history-page';
+import { PatchListPage } from '../src/app/patch-list/patch-list-page';
+import { studioFeature } from '../src/app/state/studio.feature';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+let desk: Bench;
+let page: Mounted<unknown>;
+
+beforeEach(async () => {
+  desk = bench();
+  await desk.open();
+});
+afterEach(() => {
+  page.element.remove();
+});
+
+const button = (name: RegExp): HTMLButtonElement =>
+  [...page.element.querySelectorAll('button')].find((each) =>
+    name.test((each.getAttribute('aria-label') ?? each.textContent).trim()),
+  )!;
+
+describe('the history', () => {
+  it('lists what was changed and takes it back', async () => {
+    page = desk.mount(PatchListPage);
+    page.element.querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
+    await until(() => desk.store.selectSignal(studioFeature.selectRevision)() === 1);
+    page.element.remove();
+    page = desk.mount(HistoryPage);
+    await until(() => {
+      page.fixture.detectChanges();
+      return page.element.querySelectorAll('tbody tr').length === 1;
+    });
+    expect(page.text()).toContain('Plugged Broadcast dynamic to Booth panel line 2');
+    button(/^Take back/).click();
+    await until(() => desk.api.entries.length === 2);
+  });
+});

@@ -1,0 +1,52 @@
+import { Inspector } from '../src/app/inspector/inspector';
+import { PlanActions } from '../src/app/state/plan.feature';
+import { studioFeature } from '../src/app/state/studio.feature';
+import type { Bench, Mounted } from './mount';
+import { bench, until } from './mount';
+
+let desk: Bench;
+let page: Mounted<unknown>;
+
+beforeEach(async () => {
+  desk = bench();
+  await desk.open();
+});
+afterEach(() => {
+  page.element.remove();
+});
+
+describe('the knobs of a hop', () => {
+  const settings = (): Record<string, unknown> =>
+    desk.store.selectSignal(studioFeature.selectFound)()!.scene.settings;
+  const showKnobs = async (lane: string): Promise<void> => {
+    page = desk.mount(Inspector);
+    desk.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: lane as never } }));
+    await until(() => {
+      page.fixture.detectChanges();
+      return page.text().includes('Set in this scene');
+    });
+  };
+  const turn = (key: string, value: string): void => {
+    const field = page.element.querySelector<HTMLInputElement>(`[id="${key}"]`)!;
+    field.value = value;
+    field.dispatchEvent(new Event('change'));
+  };
+
+  it('set the reference level of a converter channel, as a finding advises', async () => {
+    await showKnobs('converter/line-in-1/2');
+    turn('converter/adcReferenceDbu/2', '24');
+    await until(() => settings()['converter/adcReferenceDbu/2'] === 24);
+    expect(desk.api.entries.at(-1)!.label).toBe('Converter line in 2: Input reference 24 dBu');
+  });
+
+  it('throw a pad, and refuse a gain out of range with the range', async () => {
+    await showKnobs('preamp/mic-2/1');
+    const pad = page.element.querySelector<HTMLInputElement>('[id="preamp/pad/2"]')!;
+    pad.click();
+    await until(() => settings()['preamp/pad/2'] === true);
+    turn('preamp/gainDb/2', '99');
+    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    expect(notices().at(-1)!.text).toBe('Gain goes from 10 to 65 dB.');
+    expect(settings()['preamp/gainDb/2']).toBe(56);
+  });
+});
