@@ -101,6 +101,7 @@ function assemble(
 }
 
 /** The whole server. Both sides share one keeper, so that everybody sees the same at once. */
+// eslint-disable-next-line max-lines-per-function -- the wiring of the whole server on one screen
 export function createApps(options: AppOptions): Apps {
   const { database, pool, log, now, door } = options;
   const { file } = database;

@@ -79,6 +79,7 @@ async function pageToken(database: Database): Promise<string> {
  * Opens the data and sets the program up on it: locked, looked over, brought up to date after a copy was made.
  * Throws what `cannotStart` puts into words.
  */
+// eslint-disable-next-line max-lines-per-function -- what has to happen at a start, in its order
 export async function startProgram(surroundings: Surroundings): Promise<Program> {
   const { folder, log, now, say, workerFile, budget } = surroundings;
   mkdirSync(folder, { recursive: true });

@@ -1,8 +1,9 @@
 import type { ProposedCord } from '../scene/knownWays';
+import type { TimeDetail } from './timeDetail';
 import type { BrokenLeg } from '../routing/brokenLegs';
 import type { Obstacle } from '../routing/why/obstacle';
 import type { Quiet } from '../repatch/step';
-import type { AdaptorId, DeviceId, LaneId, StationId, StockId, TrackId } from '../rig/ids';
+import type { AdaptorId, LaneId, StationId, StockId, TrackId } from '../rig/ids';
 import type { HearingTable } from '../units/hearing';
 import type { Medium } from '../rig/medium';
 import type { PlaceRole } from '../routing/waypoints';
@@ -217,49 +218,4 @@ export type FindingDetail =
       };
     }
   | { readonly rule: 'polarity'; readonly figures: { readonly levelDifferenceDb: number } }
-  | {
-      readonly rule: 'clock-masters';
-      readonly figures: {
-        readonly masters: readonly DeviceId[];
-        readonly unsaid: readonly DeviceId[];
-        readonly nothing: readonly DeviceId[];
-      };
-    }
-  | {
-      readonly rule: 'rate-mismatch';
-      readonly figures: {
-        readonly what: 'link' | 'session' | 'material';
-        readonly firstHz: number;
-        readonly secondHz: number;
-      };
-    }
-  | {
-      readonly rule: 'lanes-lost-at-rate';
-      readonly figures: { readonly rateHz: number; readonly carries: number; readonly lost: number };
-    }
-  | {
-      readonly rule: 'insert-uncompensated';
-      readonly figures: {
-        readonly slot: number;
-        /** Of a wide insert, the side that is furthest off. */
-        readonly side?: number;
-        readonly why: 'not-compensated' | 'not-known' | 'never-measured' | 'wrong';
-        readonly tripSamples: number;
-        readonly knownSamples?: number;
-      };
-    }
-  | {
-      readonly rule: 'parallel-comb';
-      readonly figures: {
-        readonly differenceSamples: number;
-        readonly differenceMs: number;
-        readonly levelDifferenceDb: number;
-        readonly firstNotchHz: number;
-        readonly dipDb: number;
-      };
-    }
-  | {
-      readonly rule: 'cue-delay';
-      readonly figures: { readonly delayMs: number; readonly limitMs: number };
-    }
-  | { readonly rule: 'timecode-missing'; readonly figures: Readonly<Record<string, never>> };
+  | TimeDetail;

@@ -22,7 +22,7 @@ export const EDIT_KINDS: readonly AnyKind[] = [
   settingSet,
   floorSettingSet,
   floorSet,
-] as unknown as readonly AnyKind[];
+];
 
 const byType: ReadonlyMap<string, AnyKind> = new Map(EDIT_KINDS.map((kind) => [kind.type, kind]));
 

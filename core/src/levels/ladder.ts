@@ -159,6 +159,7 @@ function worstRung(rungs: readonly Rung[]): number {
  * The load of everything on a net is felt from the first lane after its driver on.
  * @param path edges in signal order, starting at `start`.
  */
+// eslint-disable-next-line max-lines-per-function -- one walk along the path whose running figures belong together
 export function ladder(
   graph: SignalGraph,
   start: number,

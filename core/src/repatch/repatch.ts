@@ -117,6 +117,7 @@ function settings(rig: Rig, scene: Scene, floor: Floor, off: readonly Turn[]): r
  * and gains; cues open, monitors last. Common practice, no source.
  * @param here the room somebody stands in; the walk begins there.
  */
+// eslint-disable-next-line max-lines-per-function -- the whole order of a work list on one screen
 export function repatch(
   rig: Rig,
   session: Session,

@@ -34,6 +34,7 @@ function cordOf(
  * Why a way costs what it costs, line by line; the points add up to its cost.
  * @param lengths metres of each cord stock.
  */
+// eslint-disable-next-line max-lines-per-function -- every kind of cost beside the others, so that none is forgotten
 export function accountOf(
   space: RoutingSpace,
   demand: Demand,

@@ -48,6 +48,7 @@ function standingOf(
 }
 
 /** Tries variants of one thread against everybody else as they stand. Nothing is changed. */
+// eslint-disable-next-line max-lines-per-function -- the variants share one board
 export function trialsFor(rig: Rig, session: Session, scene: Scene, id: ThreadId): Trials {
   const { threads, space, items, standing, makeBoard } = prepare(rig, session, scene, [id]);
   const board = makeBoard();

@@ -75,6 +75,7 @@ function differentlyJoined(before: SignalGraph, after: SignalGraph, touched: Rea
  * out anew. The result is what `workedScene` gives.
  * @param before told apart by identity: what is the same object has not changed.
  */
+// eslint-disable-next-line max-lines-per-function -- everything a scene consists of, each with what it is taken over for
 export function workedSceneAfter(
   before: WorkedScene,
   rig: Rig,

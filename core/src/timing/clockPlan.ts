@@ -100,6 +100,7 @@ function groupsOf(
  * Who follows whose clock: the devices that digital and clock cables join, in domains, each with its
  * masters. One clock a domain: common practice, no source.
  */
+// eslint-disable-next-line max-lines-per-function -- domains, masters and rates come of one another
 export function clockPlan(rig: Rig, session: Session, graph: SignalGraph): ClockPlan {
   const cables = cablesBetween(graph);
   const joined = new Set(cables.flatMap(({ from, to }) => [from.device, to.device]));

@@ -31,6 +31,7 @@ const labelsOn =
   };
 
 /** Threads, tracks, devices, stations, jacks and labels whose names answer what was typed, best first. */
+// eslint-disable-next-line max-lines-per-function -- a literal table of what can be found
 export function findPlaces(context: WorkedScene, typed: string): readonly FoundPlace[] {
   if (typed.trim() === '') return [];
   const { threads, session, rig, graph } = context;

@@ -23,6 +23,7 @@ function remedySentence(remedy: Remedy | undefined, naming: Naming): string {
 }
 
 /** Why a thread cannot be routed, and what would help, in two short sentences. */
+// eslint-disable-next-line max-lines-per-function -- a literal table, one sentence a case
 export function obstacleSentence(obstacle: Obstacle, naming: Naming): string {
   switch (obstacle.code) {
     case 'held': {

@@ -22,6 +22,7 @@ interface Parts {
 }
 
 /** Backups: listed, made, looked into, and studios of them brought back beside those that are here. For this computer alone. */
+// eslint-disable-next-line max-lines-per-function -- a table of routes
 export function backupRoutes(parts: Parts): Router {
   const { backups, schedule, folder } = parts;
   const router = Router();

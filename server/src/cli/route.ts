@@ -21,6 +21,7 @@ function write({ studio, session, scene, out }: CliRequest): void {
 }
 
 /** `ft route`: routes the threads of a scene. */
+// eslint-disable-next-line max-lines-per-function -- one command from its flags to its answer
 export function route(request: CliRequest): Answer {
   const { studio, session, scene } = request;
   const routing = routeThreads(studio.rig, session, scene);

@@ -28,6 +28,7 @@ function sayGone(response: Response, because: Gone['because']): void {
  * comes or goes, `gone` when the studio is not there any more or is another one than `?incarnation=`. A window
  * that was away gets what it missed first.
  */
+// eslint-disable-next-line max-lines-per-function -- a table of routes
 export function eventRoutes(store: StudioStore, history: HistoryStore, windows: Windows): Router {
   const router = Router();
   router.get('/studios/:id/events', async (request, response) => {

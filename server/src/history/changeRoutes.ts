@@ -53,6 +53,7 @@ interface Parts {
 }
 
 /** Changing a studio, undoing, and its history. */
+// eslint-disable-next-line max-lines-per-function -- a table of routes
 export function changeRoutes({ store, history, keeper, jobs }: Parts): Router {
   const router = Router();
   /** A large change is read beside the server: others are answered meanwhile. */

@@ -38,6 +38,7 @@ interface Parts {
 }
 
 /** Listing, beginning, importing, exporting and removing studios. */
+// eslint-disable-next-line max-lines-per-function -- a table of routes
 export function studioRoutes({ store, keeper, intake, jobs, demo }: Parts): Router {
   const router = Router();
   router.get('/studios', async (_request, response) => {

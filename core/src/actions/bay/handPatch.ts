@@ -21,6 +21,7 @@ function freeId(cords: readonly Cord[]): CordId {
  * Plugs a cord between two jacks, whichever was picked up first: the shortest on the hook that fits.
  * Whether the connection is wise is for the checks to say; whether it can be made is said here.
  */
+// eslint-disable-next-line max-lines-per-function -- one refusal after another, in the order a person would find them
 export function plugByHand(context: WorkedScene, one: LaneId, other: LaneId): HandPatch {
   const { graph, rig, session, scene } = context;
   const [a, b] = [one, other].map((id) => graph.lanes[graph.laneIndex.get(id) ?? -1]);

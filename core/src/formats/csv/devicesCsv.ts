@@ -50,6 +50,7 @@ class DeviceTable {
   }
 
   /** Takes a line in; where it cannot be so, the column and what is wrong there. */
+  // eslint-disable-next-line max-lines-per-function -- what can be wrong with a row, in the order of its columns
   private read(row: CsvRow): readonly [title: string, sentence: string] | undefined {
     const name = row.cell('Name');
     if (name === '') return ['Name', 'A device has a name.'];

@@ -186,6 +186,7 @@ function unitEdits(unit: Unit, rig: Rig): { edits: readonly Edit[]; problems: re
  * Reads connectors. They make or change units of one's own; the connectors of the catalogue's devices
  * follow from their data, so a line about those may only say what is so.
  */
+// eslint-disable-next-line max-lines-per-function -- one pass over the rows that collects lines, edits and problems together
 export function readPortsCsv(text: string, rig: Rig): TableReading {
   const table = readCsv(text, COLUMNS);
   if (!table.ok) return { ok: false, problems: [table.problem] };

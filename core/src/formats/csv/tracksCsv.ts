@@ -140,6 +140,7 @@ function trackEdits(session: Session, track: Track): readonly Edit[] {
 }
 
 /** Reads a track list. Tracks of a known name are changed, new ones added, buses it names made. */
+// eslint-disable-next-line max-lines-per-function -- one pass over the rows that collects lines, edits and problems together
 export function readTracksCsv(text: string, session: Session): TableReading {
   const table = readCsv(text, COLUMNS);
   if (!table.ok) return { ok: false, problems: [table.problem] };

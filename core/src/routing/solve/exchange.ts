@@ -95,6 +95,7 @@ export function exchange(board: Board, group: readonly number[], over: Cancelled
   return best !== undefined;
 }
 
+// eslint-disable-next-line max-lines-per-function -- one search: its branches share the heap
 function search(
   board: Board,
   units: readonly (readonly number[])[],

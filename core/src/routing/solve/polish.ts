@@ -156,6 +156,7 @@ function neighbours(
  * groups exactly.
  * @param ideals the ways of each item on an empty board, which nothing can beat.
  */
+// eslint-disable-next-line max-lines-per-function -- the moves share what they have tried and how much work is left
 export function polish(
   board: Board,
   order: readonly number[],

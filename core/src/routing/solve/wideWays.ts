@@ -71,6 +71,7 @@ function candidatesOf(
  * The cheapest ways in one slot that go together: where two clash, either the one or the other does without, and
  * both are tried, cheapest first.
  */
+// eslint-disable-next-line max-lines-per-function -- one search over the sides of a wide item
 function together(task: WideTask, first: Sides, below: number): Sides | undefined {
   const { space, finder, demands, terms, matesOf } = task;
   const branches: { readonly sides: Sides; readonly bans: readonly ReadonlySet<number>[] }[] = [];

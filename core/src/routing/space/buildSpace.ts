@@ -98,6 +98,7 @@ const freeJacks = (graph: SignalGraph): readonly SignalGraph['lanes'][number][] 
   );
 
 /** Hubs and entries: which output jacks reach which input jacks by which leads. */
+// eslint-disable-next-line max-lines-per-function -- the arrays of a space are filled in step
 function leadHubs(
   rig: Rig,
   graph: SignalGraph,
@@ -158,6 +159,7 @@ function capacityOf(hook: Hook, fixed: readonly Cord[]): readonly number[] {
  * @param own cords the router may keep or pull; all others of the scene stay.
  * @param usedElsewhere normals ("from to", by lane id) that other scenes run over.
  */
+// eslint-disable-next-line max-lines-per-function -- the arrays of a space are filled in step
 export function buildSpace(
   rig: Rig,
   session: Session,

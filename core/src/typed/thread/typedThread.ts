@@ -114,6 +114,7 @@ function sourceOf(typed: string, start: TypedStart, line: Line): string {
  * at a DAW output is a hardware insert (`out 3 > opto > in 3`), one that ends in `to` and an input feeds
  * it (`out 5 > to cue box 1 in`). Names may be shortened as long as the words occur in them.
  */
+// eslint-disable-next-line max-lines-per-function -- one line read from left to right
 export function typedThread(context: WorkedScene, line: string): TypedThread {
   const colon = line.indexOf(':');
   const source = colon < 0 ? '' : line.slice(0, colon).trim();

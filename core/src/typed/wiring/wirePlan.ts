@@ -34,6 +34,7 @@ const draw = (pair: WirePair): Edit => editAdd('hardwire', {}, { id: wireIdOf(pa
  * is replaced; an output may feed several inputs, and is marked where it does.
  * @param out wires to take out first, whatever comes.
  */
+// eslint-disable-next-line max-lines-per-function -- one pass in which each wire sees what those before it did
 export function planWires(
   wires: readonly Hardwire[],
   wanted: readonly WirePair[],

@@ -147,6 +147,7 @@ function alternatives(asked: Asked, role: PinRole, others: readonly Station[]): 
 }
 
 /** Why a thread of a scene goes the way it goes, and what other ways would cost. */
+// eslint-disable-next-line max-lines-per-function -- everything the page says of one thread
 export function wayReasons(rig: Rig, session: Session, scene: Scene, id: ThreadId): WayReasons | undefined {
   const thread = threadsIn(session, scene).find((each) => each.id === id);
   if (thread === undefined) return undefined;

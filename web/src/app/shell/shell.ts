@@ -52,6 +52,7 @@ export class Shell implements OnDestroy {
   protected readonly help = signal(false);
 
   protected readonly base = computed(() => ['/studio', this.studio(), this.session(), this.scene()]);
+  // eslint-disable-next-line max-lines-per-function -- a literal table of the rail
   protected readonly rail = computed(() => {
     const rows = this.plan()?.rows ?? [];
     const running = rows.filter(({ status }) => status === 'routed' || status === 'patched').length;

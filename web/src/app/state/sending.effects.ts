@@ -38,6 +38,7 @@ import { studioFeature } from './studio.feature';
  * connection is back.
  */
 export const sendPending = createEffect(
+  // eslint-disable-next-line max-lines-per-function -- one pipe from the queue to the answer
   (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
     const drafts = store.selectSignal(studioFeature.selectDrafts);
     const isBack = actions$.pipe(

@@ -16,11 +16,13 @@ const dataOf = (event: Event): unknown => JSON.parse((event as MessageEvent<stri
  * History lines of a studio as they happen. Reconnects by itself, from the revision `since` gives at that
  * moment, so that nothing is missed; ends when the studio is gone.
  */
+// eslint-disable-next-line max-lines-per-function -- one connection from its opening to its end
 export function studioEvents(
   { id, incarnation }: StudioRef,
   author: string,
   since: () => number,
 ): Observable<StudioEvent> {
+  // eslint-disable-next-line max-lines-per-function -- one connection from its opening to its end
   return new Observable((subscriber) => {
     let source: EventSource | undefined;
     let retry: ReturnType<typeof setTimeout> | undefined;

@@ -165,6 +165,7 @@ function labelOf(hop: StripHop, width: number): string {
 }
 
 /** Lays out a strip for a width in pixels. It grows wider than that rather than crowd its figures. */
+// eslint-disable-next-line max-lines-per-function -- one drawing, its coordinates in one place
 export function drawStrip(hops: readonly StripHop[], availableWidth: number): StripDrawing {
   const runs = runsOf(hops);
   const weights = weightsOf(hops, runs);

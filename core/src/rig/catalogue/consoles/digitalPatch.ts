@@ -45,6 +45,7 @@ const buses = (p: DeskParams): readonly Tap[] => [
  * The patch pages of the console: what its channels, effects, line outputs and cards listen to. Nothing
  * is connected at first.
  */
+// eslint-disable-next-line max-lines-per-function -- a literal table, one entry a page of the console
 export function deskCrossbars(p: DeskParams): readonly Crossbar[] {
   const nothing = (): number => 0;
   const channelBlock = blockSize(p.channelBlocks, p.channels);

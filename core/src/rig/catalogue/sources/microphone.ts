@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import { sensitivityDbu, microphoneDbu } from '../../../units/soundLevel';
 import { thermalNoiseDbu } from '../../../units/thermalNoise';
+import type { Port } from '../../deviceModel';
 import { deviceType } from '../deviceType';
 import { impedanceOhm } from '../params';
 
@@ -23,47 +24,35 @@ const params = z.strictObject({
 /** What 48 V usually is to it: a ribbon with an amplifier inside needs it, a passive one is harmed by it. */
 const PHANTOM = { condenser: 'needs', dynamic: 'harmless', ribbon: 'harmful' } as const;
 
+type Params = z.infer<typeof params>;
+
+/** Its own noise at the output: as published, or that of its impedance. */
+const noiseDbu = ({ selfNoiseDbSpl, sourceOhm }: Params, inOnePascalDbu: number): number =>
+  selfNoiseDbSpl === undefined ? thermalNoiseDbu(sourceOhm) : microphoneDbu(inOnePascalDbu, selfNoiseDbSpl);
+
+function port(p: Params): Port {
+  const inOnePascalDbu = sensitivityDbu(p.sensitivityMvPerPa);
+  const isWeighted = p.selfNoiseDbSpl !== undefined && p.selfNoiseWeighting !== 'unweighted';
+  return {
+    ...{ key: 'out', name: '', direction: 'out', medium: 'mic', lanes: 1 },
+    ...{ connector: 'xlr', face: 'front', balanced: true },
+    output: {
+      sourceOhm: p.sourceOhm,
+      noiseDbu: noiseDbu(p, inOnePascalDbu),
+      phantom: p.phantomPower ?? PHANTOM[p.principle],
+    },
+    microphone: {
+      sensitivityDbu: inOnePascalDbu,
+      ...(p.maxDbSpl !== undefined && { maxDbSpl: p.maxDbSpl }),
+      ...(isWeighted && { noiseIsWeighted: true }),
+    },
+  };
+}
+
 export const microphone = deviceType({
   type: 'microphone',
   title: 'Microphone',
   what: 'Turns sound into a mic-level signal: condenser, dynamic or ribbon.',
   params,
-  build({
-    principle,
-    sensitivityMvPerPa,
-    sourceOhm,
-    selfNoiseDbSpl,
-    selfNoiseWeighting,
-    maxDbSpl,
-    phantomPower,
-  }) {
-    const inOnePascalDbu = sensitivityDbu(sensitivityMvPerPa);
-    const noiseDbu =
-      selfNoiseDbSpl === undefined
-        ? thermalNoiseDbu(sourceOhm)
-        : microphoneDbu(inOnePascalDbu, selfNoiseDbSpl);
-    return {
-      ports: [
-        {
-          key: 'out',
-          name: '',
-          direction: 'out',
-          medium: 'mic',
-          lanes: 1,
-          connector: 'xlr',
-          face: 'front',
-          balanced: true,
-          output: { sourceOhm, noiseDbu, phantom: phantomPower ?? PHANTOM[principle] },
-          microphone: {
-            sensitivityDbu: inOnePascalDbu,
-            ...(maxDbSpl !== undefined && { maxDbSpl, phantomPower }),
-            ...(selfNoiseDbSpl !== undefined &&
-              selfNoiseWeighting !== 'unweighted' && { noiseIsWeighted: true }),
-          },
-        },
-      ],
-      routes: [],
-      stations: [],
-    };
-  },
+  build: (p) => ({ ports: [port(p)], routes: [], stations: [] }),
 });
