@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
-import { cell, freshDemo, openStage, TRACKING, watchConsole, pageToken } from './studio';
+import { cell, findingOf, freshDemo, lineOf, openStage, pageToken, TRACKING, watchConsole } from './studio';
 
 test.beforeEach(async ({ page }) => {
   await freshDemo(page);
@@ -34,7 +34,7 @@ test('from the first screen into the demo, a line selected, its strip stepped th
   // Home and back: the same studio opens again.
   await page.getByRole('link', { name: 'All studios' }).click();
   await page.getByRole('button', { name: /^Saltglass Rooms/ }).click();
-  await expect(page.locator('tbody tr')).toHaveCount(13);
+  await expect(lineOf(page, 'Imke Tarrow').first()).toBeVisible();
   expect(alarming).toEqual([]);
 });
 
@@ -66,18 +66,16 @@ test('a line is added by typing its stations, and removed again by undo', async 
   await openStage(page, 'track');
   await (await cell(page, 3, 'Performer')).click();
   await page.keyboard.press('Control+Delete');
-  await expect(page.locator('tbody tr')).toHaveCount(12);
+  await expect(lineOf(page, 'Odile Marrable')).toHaveCount(0);
   await page.getByLabel('Add a line').fill('Drums: long ribbon > preamp 3');
   await expect(page.getByText('Long ribbon')).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page.locator('tbody tr')).toHaveCount(13);
-  await expect(await cell(page, 13, 'Source')).toContainText('Drums');
-  await expect(await cell(page, 13, 'Status')).toContainText('routed');
+  await expect(lineOf(page, 'Drums')).toContainText('routed');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('tbody tr')).toHaveCount(12);
-  await expect(page.getByText('Undo: Add line 14 Drums')).toBeVisible();
+  await expect(lineOf(page, 'Drums')).toHaveCount(0);
+  await expect(page.getByText(/Undo: Add line \d+ Drums/)).toBeVisible();
   await page.getByRole('button', { name: 'Redo' }).click();
-  await expect(page.locator('tbody tr')).toHaveCount(13);
+  await expect(lineOf(page, 'Drums')).toBeVisible();
 });
 
 test('a thread that cannot be routed says why', async ({ page }) => {
@@ -105,10 +103,10 @@ test('findings: walked by keyboard with the strip following, waived with a reaso
   await page.keyboard.press('ArrowUp');
   await page.getByLabel('Waive, because').fill('The cord stays in for the whole week');
   await page.getByRole('button', { name: 'Waive', exact: true }).click();
-  await expect(page.getByText('7 open, 1 waived')).toBeVisible();
+  await expect(page.getByText(/\d+ open, 1 waived/)).toBeVisible();
   await expect(page.getByRole('link', { name: /1 error/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take back the waiver' }).click();
-  await expect(page.getByText('8 open, 0 waived')).toBeVisible();
+  await expect(page.getByText(/\d+ open, 0 waived/)).toBeVisible();
 });
 
 test('a finding’s advice is carried out at the knobs it names, and the finding is gone', async ({ page }) => {
@@ -126,7 +124,7 @@ test('a finding’s advice is carried out at the knobs it names, and the finding
   await expect(inspector).toContainText('Mic preamp mic in 2');
   await inspector.getByLabel('Gain').fill('52');
   await page.keyboard.press('Tab');
-  await expect(page.getByText('7 open, 0 waived')).toBeVisible();
+  await expect(findingOf(page, 'Peak over a maximum level')).toBeHidden();
 });
 
 test('the patch list is ticked, printed and downloaded', async ({ page }) => {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
-import { freshDemo, openStage, TRACKING, watchConsole } from './studio';
+import { findingOf, freshDemo, openStage, TRACKING, watchConsole } from './studio';
 
 test.beforeEach(async ({ page }) => {
   await freshDemo(page);
@@ -30,7 +30,8 @@ test('gear that threads run through is removed after a warning, shown as broken,
     ),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(page.getByText('8 open, 0 waived')).toBeVisible();
+  await expect(page.getByText('what the rig does not have')).toHaveCount(0);
+  await expect(findingOf(page, 'Peak over a maximum level')).toBeVisible();
 });
 
 test('a jack of the bay says what it carries; a cord is plugged by drag, moved by keyboard and pulled', async ({

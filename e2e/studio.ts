@@ -36,6 +36,24 @@ export async function cell(page: Page, line: number, title: string): Promise<Ret
     .nth(column);
 }
 
+/** The finding of a title in the list of findings, the first where there are several. */
+export const findingOf = (page: Page, title: string): ReturnType<Page['locator']> =>
+  page.getByRole('button', { name: new RegExp(title) }).first();
+
+/** A line of the input list, by what stands in it. */
+export const lineOf = (page: Page, text: string): ReturnType<Page['locator']> =>
+  page.locator('tbody tr').filter({ hasText: text });
+
+/** How many steps the work list has left. */
+export async function stepsLeft(page: Page): Promise<number> {
+  await expect(page.locator('.count')).toHaveText(/^\d+ to do$/);
+  return Number.parseInt(await page.locator('.count').innerText(), 10);
+}
+
+/** Waits until so many steps are left. */
+export const leavesSteps = (page: Page, count: number): Promise<void> =>
+  expect(page.locator('.count')).toHaveText(`${String(count)} to do`);
+
 /** Fails a test on anything alarming in the browser's console. */
 export function watchConsole(page: Page): readonly string[] {
   const alarming: string[] = [];

@@ -54,12 +54,28 @@ function keep(cached) {
   copyFileSync(binary, cached);
 }
 
-/** Installs node modules when they are missing or older than the lock file. */
-export async function ensureInstalled() {
+const isInstalled = (hash) => existsSync(stamp) && readFileSync(stamp, 'utf8') === hash;
+
+/**
+ * Installs node modules when they are missing or older than the lock file.
+ * @returns what is still under way: building sqlite3, which takes two minutes and which linting and building the
+ * application can do without.
+ */
+export async function ensureModules() {
   const hash = lockHash();
-  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
+  if (isInstalled(hash)) return { native: Promise.resolve() };
   console.log('Installing node modules (a minute or more, the first time) …');
   await must('npm ci', 'npm', ['ci', '--ignore-scripts', '--no-audit', '--no-fund']);
-  await ensureSqlite();
-  writeFileSync(stamp, hash);
+  const native = async () => {
+    await ensureSqlite();
+    writeFileSync(stamp, hash);
+  };
+  return { native: native() };
+}
+
+/** Installs everything, sqlite3 included. */
+export async function ensureInstalled() {
+  await (
+    await ensureModules()
+  ).native;
 }

@@ -1,8 +1,8 @@
-import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildServer, buildWeb } from './builds.mjs';
 import { ensureDebian } from './debian.mjs';
-import { ensureInstalled } from './install.mjs';
+import { ensureModules } from './install.mjs';
 import { bin, ROOT, run } from './run.mjs';
 
 const RESULTS = 'test-results';
@@ -34,9 +34,11 @@ function readResult(file, read) {
   }
 }
 
-async function unitTests() {
+/** @param only parts of paths: a stage, a folder, a file; none runs all. */
+async function unitTests(only) {
   console.log('\nUnit tests');
-  await run(bin('jest'), ['--json', `--outputFile=${RESULTS}/jest.json`, '--silent']);
+  const pick = only.length === 0 ? [] : ['--passWithNoTests', '--', ...only];
+  await run(bin('jest'), ['--json', `--outputFile=${RESULTS}/jest.json`, '--silent', ...pick]);
   const result = readResult('jest.json', (json) => ({
     passed: json.numPassedTests,
     failed: json.numFailedTests + json.numRuntimeErrorTestSuites,
@@ -44,9 +46,9 @@ async function unitTests() {
   count(result);
 }
 
-async function browserTests() {
+async function browserTests(only) {
   console.log('\nBrowser tests');
-  await run(bin('playwright'), ['test']);
+  await run(bin('playwright'), ['test', ...only]);
   const result = readResult('e2e.json', ({ stats, errors }) => ({
     passed: stats.expected,
     failed: stats.unexpected + stats.flaky + errors.length,
@@ -54,28 +56,47 @@ async function browserTests() {
   count(result);
 }
 
-const started = Date.now();
-await ensureDebian([
+const PACKAGES = [
   { command: 'chromium', name: 'chromium' },
   { command: 'ngspice', name: 'ngspice' },
   { command: 'sox', name: 'sox' },
   { command: 'pdftotext', name: 'poppler-utils' },
-]);
-await ensureInstalled();
+];
+
+/** Everything that can be told of the sources without running them. Two things at a time, for two cores. */
+async function checkSources() {
+  await Promise.all([check('lint', bin('eslint'), ['.']), buildWeb()]);
+  await Promise.all([
+    check('format', bin('prettier'), ['--check', '.']),
+    (async () => {
+      // The core on its own has neither Node nor a DOM to lean on. The web application is checked by its build.
+      for (const project of ['core', 'tsconfig.node.json', 'web/tsconfig.spec.json']) await types(project);
+    })(),
+  ]);
+}
+
+/** The browser tests of those names; all where none is given. */
+const browserFiles = (only) =>
+  readdirSync(join(ROOT, 'e2e'))
+    .filter((file) => file.endsWith('.spec.ts') && only.some((part) => file.includes(part)))
+    .map((file) => `e2e/${file}`);
+
+const started = Date.now();
+const only = process.argv.slice(2);
+// What comes from Debian and what has to be compiled comes while the sources are looked at.
+const debian = ensureDebian(PACKAGES);
+const { native } = await ensureModules();
 rmSync(join(ROOT, RESULTS), { recursive: true, force: true });
 mkdirSync(join(ROOT, RESULTS));
 await buildServer();
-// Two things at a time: the machine this is made for has two cores.
-await Promise.all([check('lint', bin('eslint'), ['.']), buildWeb()]);
-await Promise.all([
-  check('format', bin('prettier'), ['--check', '.']),
-  (async () => {
-    // The core on its own has neither Node nor a DOM to lean on. The web application is checked by its build.
-    for (const project of ['core', 'tsconfig.node.json', 'web/tsconfig.spec.json']) await types(project);
-  })(),
-]);
-await unitTests();
-await browserTests();
+if (only.length === 0) await checkSources();
+await Promise.all([debian, native]);
+await unitTests(only);
+const files = browserFiles(only);
+if (only.length === 0 || files.length > 0) {
+  await buildWeb();
+  await browserTests(files);
+}
 console.log(`\nTook ${((Date.now() - started) / 60_000).toFixed(1)} minutes.`);
 console.log(`${total.passed} passed, ${total.failed} failed`);
 process.exitCode = total.failed === 0 ? 0 : 1;

@@ -6,7 +6,7 @@ import { seedCount } from '../fixtures/seeds';
 import { randomRouting } from './randomRouting';
 
 /** Rigs compared in every run of the suite, and as many as the README speaks of in the bench. */
-const RIGS = seedCount(8, 1000);
+const RIGS = seedCount(4, 1000);
 const FIRST_SEED = 1;
 /** Differences below this are rounding. */
 const TINY = 0.5;
