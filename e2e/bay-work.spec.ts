@@ -7,7 +7,7 @@ test.beforeEach(async ({ page }) => {
   await freshDemo(page);
 });
 
-test('a step ticked on a tablet is seen at once on the desk; it goes on without a connection and catches up', async ({
+test('a step ticked on a tablet is seen at once in the control room; it goes on without a connection and catches up', async ({
   page,
   browser,
 }) => {
@@ -31,7 +31,7 @@ test('a step ticked on a tablet is seen at once on the desk; it goes on without 
       .tap();
     await leavesSteps(tablet, all - done);
   }
-  // Meanwhile the desk goes on as well.
+  // Meanwhile the control room goes on as well.
   await page
     .getByRole('button', { name: /^Done: Plug/ })
     .last()

@@ -15,7 +15,7 @@ import type { StoredEntry } from '../src/history/storedEntry';
 import { acceptOrder } from '../src/studios/acceptance';
 import { documentsOf, studioOf } from '../src/studios/documents';
 import type { StudioStore } from '../src/studios/studioStore';
-import { StaleWrite } from '../src/studios/studioStore';
+import { StaleWrite } from '../src/studios/staleWrite';
 import { emptyFolder, TEST_TIME } from './helpers';
 
 const demo = saltglassRooms();

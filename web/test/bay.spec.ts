@@ -53,15 +53,15 @@ describe('bringing a jack into view', () => {
 });
 
 describe('the bay page', () => {
-  let desk: Bench;
+  let app: Bench;
   let page: Mounted<unknown>;
   let view: BaysView;
 
   beforeEach(async () => {
-    desk = bench();
-    await desk.open();
+    app = bench();
+    await app.open();
     view = await TestBed.inject(Planner).api.bays();
-    page = desk.mount(BayPage);
+    page = app.mount(BayPage);
     await until(() => {
       page.fixture.detectChanges();
       return page.text().includes('Bay B');
@@ -81,7 +81,7 @@ describe('the bay page', () => {
     for (const key of pressed) page.press(canvas(), key);
   };
   const cords = (): readonly { from: string; to: string }[] =>
-    desk.api.studioNow.sessions[0]!.scenes[0]!.cords;
+    app.api.studioNow.sessions[0]!.scenes[0]!.cords;
 
   it('lays every jack where it is found again', () => {
     const places = jackPlaces(view.bays);
@@ -108,14 +108,14 @@ describe('the bay page', () => {
       [...page.element.querySelectorAll('button')].find((each) => each.textContent.includes(text))!;
     await shown('Does not work');
     button('Does not work').click();
-    await until(() => desk.api.studioNow.rig.faults.length === 1, 'the fault');
-    expect(desk.api.entries[0]!.label).toBe('Bay A 2 upper does not work');
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    await until(() => app.api.studioNow.rig.faults.length === 1, 'the fault');
+    expect(app.api.entries[0]!.label).toBe('Bay A 2 upper does not work');
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     await until(() => notices().length > 0, 'the notice');
     expect(notices()[0]!.text).toMatch(/^Bay A 2 upper is marked as faulty[.;]/);
     await shown('Works again');
     button('Works again').click();
-    await until(() => desk.api.studioNow.rig.faults.length === 0, 'none');
+    await until(() => app.api.studioNow.rig.faults.length === 0, 'none');
   });
 
   it('says what a jack is, what it carries, and what a plug would break', async () => {
@@ -136,16 +136,16 @@ describe('the bay page', () => {
     keys('ArrowRight', 'ArrowDown');
     await shown('Bay A 4 lower');
     keys('Enter');
-    await until(() => desk.api.entries.length === 1);
-    const { cords: inScene } = desk.store.selectSignal(studioFeature.selectFound)()!.scene;
+    await until(() => app.api.entries.length === 1);
+    const { cords: inScene } = app.store.selectSignal(studioFeature.selectFound)()!.scene;
     expect(inScene).toHaveLength(before + 1);
     expect(inScene).toContainEqual(
       expect.objectContaining({ from: 'bay-a/upper-3/1', to: 'bay-a/lower-4/1' }),
     );
-    expect(desk.api.entries[0]!.label).toBe('Patch Bay A 3 upper to Bay A 4 lower');
+    expect(app.api.entries[0]!.label).toBe('Patch Bay A 3 upper to Bay A 4 lower');
     await shown('cord Bay A 3 upper → Bay A 4 lower');
     keys('Delete');
-    await until(() => desk.api.entries.length === 2);
+    await until(() => app.api.entries.length === 2);
     expect(cords()).toHaveLength(before);
   });
 
@@ -156,7 +156,7 @@ describe('the bay page', () => {
     page.fixture.detectChanges();
     expect(page.text()).not.toContain('in your hand');
     keys('Enter', 'ArrowRight', 'Enter');
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     await until(() => notices().length === 1);
     expect(notices()[0]!.text).toBe(
       'Bay A 3 upper and Bay A 4 upper both give a signal out; one of the two must take it. Choose a jack of the other kind.',
@@ -185,8 +185,8 @@ describe('the bay page', () => {
     const field = page.element.querySelector<HTMLInputElement>('.label input')!;
     field.value = 'Booth 2';
     field.dispatchEvent(new Event('change'));
-    await until(() => desk.api.entries.length === 1);
-    const bay = desk.api.studioNow.rig.devices.find(({ name }) => name === 'Bay A')!;
+    await until(() => app.api.entries.length === 1);
+    const bay = app.api.studioNow.rig.devices.find(({ name }) => name === 'Bay A')!;
     expect(bay.params['labels']).toEqual({ 'upper-2': 'Booth 2' });
   });
 

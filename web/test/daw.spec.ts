@@ -5,13 +5,13 @@ import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<unknown>;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
-  page = desk.mount(DawPage);
+  app = bench();
+  await app.open();
+  page = app.mount(DawPage);
 });
 afterEach(() => {
   page.element.remove();
@@ -29,17 +29,17 @@ function enter(label: string, text: string, event = 'change'): void {
   field.dispatchEvent(new Event(event, { bubbles: true }));
   page.fixture.detectChanges();
 }
-const session = (): (typeof desk.api.studioNow.sessions)[number] => desk.api.studioNow.sessions[0]!;
+const session = (): (typeof app.api.studioNow.sessions)[number] => app.api.studioNow.sessions[0]!;
 const submit = (form: Element): boolean => form.dispatchEvent(new Event('submit', { cancelable: true }));
 
 async function addTracks(): Promise<void> {
   enter('DAW host', 'daw');
-  await until(() => desk.api.entries.length === 1, 'entry 1');
+  await until(() => app.api.entries.length === 1, 'entry 1');
   enter('How many tracks', '2', 'input');
   enter('Name of the tracks', 'Mic #', 'input');
   enter('First input', '1', 'input');
   submit(one('ft-template-form form'));
-  await until(() => desk.api.entries.length === 2, 'entry 2');
+  await until(() => app.api.entries.length === 2, 'entry 2');
   await shown(() => page.element.querySelectorAll('tbody tr').length === 2);
 }
 
@@ -61,10 +61,10 @@ describe('the tracks of the DAW', () => {
   it('take cells as they are typed, and run through the strip when they are chosen', async () => {
     await addTracks();
     enter('Inserts of Mic 1', 'De-esser @64; 3 hw 5');
-    await until(() => desk.api.entries.length === 3, 'entry 3');
+    await until(() => app.api.entries.length === 3, 'entry 3');
     expect(session().tracks[0]!.inserts).toHaveLength(3);
     one('[aria-label="Fader dB of Mic 1"]').dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
-    const strip = desk.store.selectSignal(planFeature.selectStrip);
+    const strip = app.store.selectSignal(planFeature.selectStrip);
     await until(() => strip()?.title === 'Mic 1');
     expect(strip()!.hops.some(({ laneName }) => laneName === 'Mic 1 in')).toBe(true);
   });
@@ -73,9 +73,9 @@ describe('the tracks of the DAW', () => {
     await addTracks();
     enter('Outputs of Mic 1', '1');
     one('[aria-label="Monitor the input of Mic 1"]').click();
-    await until(() => desk.api.entries.length === 4, 'entry 4');
+    await until(() => app.api.entries.length === 4, 'entry 4');
     one('[aria-label="Fader dB of Mic 1"]').dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
-    const strip = desk.store.selectSignal(planFeature.selectStrip);
+    const strip = app.store.selectSignal(planFeature.selectStrip);
     const atOutput = (): number | undefined =>
       strip()?.hops.find(({ laneName }) => laneName === 'DAW output 1')?.nominal;
     await until(() => strip()?.title === 'Mic 1' && atOutput() !== undefined, 'the strip of the track');
@@ -88,7 +88,7 @@ describe('the tracks of the DAW', () => {
     expect(session().tracks[0]!.faderDb).toBe(0);
     page.fixture.detectChanges();
     expect(one('ft-track-trial').textContent).toContain('−12.0 dB');
-    const bar = desk.mount(TrialBar);
+    const bar = app.mount(TrialBar);
     expect(bar.text()).toContain('What if Mic 1: fader −12.0 dB');
     bar.button(/Set it so/).click();
     await until(() => session().tracks[0]!.faderDb === -12, 'the fader');
@@ -98,7 +98,7 @@ describe('the tracks of the DAW', () => {
   it('say why a cell cannot be so, and keep what was typed', async () => {
     await addTracks();
     enter('Input of Mic 1', 'bus Nowhere');
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     await shown(() => notices().length > 0);
     expect(notices().at(-1)!.text).toBe('Mic 1: There is no bus “Nowhere”. Add it to the buses first.');
     const field = one('[aria-label="Input of Mic 1"]');
@@ -125,18 +125,18 @@ describe('the tracks of the DAW', () => {
     field.value = 'Name\tInput\tOutputs\nNARR\t5\tbus Dialogue';
     field.dispatchEvent(new Event('input'));
     await shown(() => page.text().includes('+ new NARR'));
-    expect(desk.api.entries).toHaveLength(0);
+    expect(app.api.entries).toHaveLength(0);
     [...page.element.querySelectorAll('button')]
       .find((each) => each.textContent.includes('Take it in'))!
       .click();
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(session().buses.map(({ name }) => name)).toEqual(['Dialogue']);
   });
 
   it('take the rig’s host where the session has none yet', async () => {
     enter('Name of the tracks', 'Solo', 'input');
     submit(one('ft-template-form form'));
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(session().host).toBe('daw');
     expect(session().tracks.map(({ name }) => name)).toEqual(['Solo']);
   });
@@ -144,23 +144,23 @@ describe('the tracks of the DAW', () => {
   it('are removed, with what follows them, and say so in the history', async () => {
     await addTracks();
     one('[aria-label="Record arm Mic 1"]').click();
-    await until(() => desk.api.entries.length === 3, 'entry 3');
-    expect(desk.api.entries.at(-1)!.label).toBe('Mic 1: record arm');
+    await until(() => app.api.entries.length === 3, 'entry 3');
+    expect(app.api.entries.at(-1)!.label).toBe('Mic 1: record arm');
     enter('Fader dB of Mic 2', '−6');
-    await until(() => desk.api.entries.length === 4, 'entry 4');
-    expect(desk.api.entries.at(-1)!.label).toBe('Mic 2: fader');
+    await until(() => app.api.entries.length === 4, 'entry 4');
+    expect(app.api.entries.at(-1)!.label).toBe('Mic 2: fader');
     await shown(
       () =>
         one('[aria-label="Fader dB of Mic 2"]').value === '−6' &&
         one('[aria-label="Record arm Mic 1"]').checked,
     );
     one('[aria-label="Remove track Mic 1"]').click();
-    await until(() => desk.api.entries.length === 5, 'entry 5');
+    await until(() => app.api.entries.length === 5, 'entry 5');
     expect(session().tracks.map(({ name }) => name)).toEqual(['Mic 2']);
   });
 
   it('refuse a template that says nothing', () => {
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     submit(one('ft-template-form form'));
     expect(notices().at(-1)!.text).toBe('No tracks were added: type a name first; # stands for the number.');
     enter('How many tracks', 'many', 'input');
@@ -174,11 +174,11 @@ describe('the tracks of the DAW', () => {
     const kind = one('[aria-label="Kind of host"]');
     kind.value = 'Any pair, measures and trims';
     kind.dispatchEvent(new Event('change'));
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(session().hostProfile).toMatchObject({ insertPairs: 'free', trims: true });
     one('[aria-label="Another bus"]').value = 'Stems';
     submit(one('.buses form'));
-    await until(() => desk.api.entries.length === 2, 'entry 2');
+    await until(() => app.api.entries.length === 2, 'entry 2');
     expect(session().buses).toEqual([{ id: 'stems', name: 'Stems', width: 2 }]);
   });
 });

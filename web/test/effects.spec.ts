@@ -211,6 +211,7 @@ describe('a line of the history that stays away', () => {
         lines.push(line);
       });
     }
+    await until(() => lines.length === 2, 'both lines');
     // The first line was lost on the way.
     store.dispatch(StudioActions.entryArrived({ entry: lines[1]! }));
     await until(() => api.opened === 2, 'the studio loaded anew');

@@ -4,13 +4,13 @@ import { FlowPage } from '../src/app/flow/flow-page';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<unknown>;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
-  page = desk.mount(FlowPage);
+  app = bench();
+  await app.open();
+  page = app.mount(FlowPage);
 });
 afterEach(() => {
   page.element.remove();

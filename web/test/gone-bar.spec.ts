@@ -25,13 +25,13 @@ const change = (id: string, label: string): Change => ({
   ],
 });
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<unknown>;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
-  page = desk.mount(GoneBar);
+  app = bench();
+  await app.open();
+  page = app.mount(GoneBar);
 });
 afterEach(() => {
   jest.restoreAllMocks();
@@ -46,9 +46,9 @@ describe('a studio that went while its window was open', () => {
   });
 
   it('says that it was removed, how much was not stored, and hands it out as a file', async () => {
-    desk.api.reachable = false;
-    desk.store.dispatch(StudioActions.proposed({ change: change('change-mine-1', 'Performer Ada') }));
-    desk.store.dispatch(StudioActions.gone({ because: 'removed' }));
+    app.api.reachable = false;
+    app.store.dispatch(StudioActions.proposed({ change: change('change-mine-1', 'Performer Ada') }));
+    app.store.dispatch(StudioActions.gone({ because: 'removed' }));
     await page.says('This studio was removed on the first screen.');
     expect(page.text()).toContain('One change of yours was not stored and is kept in this browser.');
     const saved = jest.spyOn(saving, 'saveText').mockImplementation(() => undefined);
@@ -58,11 +58,11 @@ describe('a studio that went while its window was open', () => {
   });
 
   it('says that another one has its place, and opens that', async () => {
-    desk.store.dispatch(StudioActions.gone({ because: 'replaced' }));
+    app.store.dispatch(StudioActions.gone({ because: 'replaced' }));
     await page.says('removed and brought in again');
-    desk.api.incarnation = 'second';
+    app.api.incarnation = 'second';
     page.button(/Open it as it is now/).click();
-    await until(() => desk.store.selectSignal(studioFeature.selectGone)() === null);
+    await until(() => app.store.selectSignal(studioFeature.selectGone)() === null);
     page.fixture.detectChanges();
     expect(page.text()).toBe('');
   });
@@ -71,8 +71,8 @@ describe('a studio that went while its window was open', () => {
     const stray = ['Gain 40', 'Gain 41', 'Gain 42', 'Gain 43'].map((label, i) =>
       change(`change-stray-${String(i)}`, label),
     );
-    const at = { studio: desk.api.studioNow, revision: 0, incarnation: 'first' };
-    desk.store.dispatch(StudioActions.opened({ studioId: 'saltglass-rooms', at, kept: { own: [], stray } }));
+    const at = { studio: app.api.studioNow, revision: 0, incarnation: 'first' };
+    app.store.dispatch(StudioActions.opened({ studioId: 'saltglass-rooms', at, kept: { own: [], stray } }));
     await page.says('4 changes kept in this browser were made in an earlier studio of this name');
     expect(page.text()).toContain('Gain 40, Gain 41, Gain 42 and more.');
     page.button(/Give them up/).click();
@@ -81,7 +81,7 @@ describe('a studio that went while its window was open', () => {
   });
 
   it('says why what was done is not stored yet', async () => {
-    desk.store.dispatch(StudioActions.keptWaiting({ reason: 'The disk is full.' }));
+    app.store.dispatch(StudioActions.keptWaiting({ reason: 'The disk is full.' }));
     await page.says('The disk is full.');
   });
 });
@@ -99,7 +99,7 @@ describe('a long history', () => {
       ...{ editCount: 1, mine: revision % 2 === 0, ...(revision === 3 && { tablet: 'Bay tablet' }) },
     });
     const asked: (number | undefined)[] = [];
-    desk.api.history = (_id: string, _author: string, before?: number) => {
+    app.api.history = (_id: string, _author: string, before?: number) => {
       asked.push(before);
       return of(
         before === undefined
@@ -107,7 +107,7 @@ describe('a long history', () => {
           : { entries: [line(2), line(1)], more: false },
       );
     };
-    page = desk.mount(HistoryPage);
+    page = app.mount(HistoryPage);
     await page.says('Line 3 Bay tablet');
     expect(page.text()).not.toContain('Line 2');
     page.button(/Show older changes/).click();

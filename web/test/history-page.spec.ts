@@ -4,12 +4,12 @@ import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<unknown>;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
+  app = bench();
+  await app.open();
 });
 afterEach(() => {
   page.element.remove();
@@ -22,17 +22,17 @@ const button = (name: RegExp): HTMLButtonElement =>
 
 describe('the history', () => {
   it('lists what was changed and takes it back', async () => {
-    page = desk.mount(PatchListPage);
+    page = app.mount(PatchListPage);
     page.element.querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
-    await until(() => desk.store.selectSignal(studioFeature.selectRevision)() === 1);
+    await until(() => app.store.selectSignal(studioFeature.selectRevision)() === 1);
     page.element.remove();
-    page = desk.mount(HistoryPage);
+    page = app.mount(HistoryPage);
     await until(() => {
       page.fixture.detectChanges();
       return page.element.querySelectorAll('tbody tr').length === 1;
     });
     expect(page.text()).toContain('Plugged Broadcast dynamic to Booth panel line 2');
     button(/^Take back/).click();
-    await until(() => desk.api.entries.length === 2);
+    await until(() => app.api.entries.length === 2);
   });
 });

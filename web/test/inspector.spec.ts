@@ -4,12 +4,12 @@ import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<unknown>;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
+  app = bench();
+  await app.open();
 });
 afterEach(() => {
   page.element.remove();
@@ -17,10 +17,10 @@ afterEach(() => {
 
 describe('the knobs of a hop', () => {
   const settings = (): Record<string, unknown> =>
-    desk.store.selectSignal(studioFeature.selectFound)()!.scene.settings;
+    app.store.selectSignal(studioFeature.selectFound)()!.scene.settings;
   const showKnobs = async (lane: string): Promise<void> => {
-    page = desk.mount(Inspector);
-    desk.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: lane as never } }));
+    page = app.mount(Inspector);
+    app.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: lane as never } }));
     await until(() => {
       page.fixture.detectChanges();
       return page.text().includes('Set in this scene');
@@ -36,7 +36,8 @@ describe('the knobs of a hop', () => {
     await showKnobs('converter/line-in-1/2');
     turn('converter/adcReferenceDbu/2', '24');
     await until(() => settings()['converter/adcReferenceDbu/2'] === 24);
-    expect(desk.api.entries.at(-1)!.label).toBe('Converter line in 2: Input reference 24 dBu');
+    await until(() => app.api.entries.length > 0, 'the change at the server');
+    expect(app.api.entries.at(-1)!.label).toBe('Converter line in 2: Input reference 24 dBu');
   });
 
   it('throw a pad, and refuse a gain out of range with the range', async () => {
@@ -45,7 +46,7 @@ describe('the knobs of a hop', () => {
     pad.click();
     await until(() => settings()['preamp/pad/2'] === true);
     turn('preamp/gainDb/2', '99');
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     expect(notices().at(-1)!.text).toBe('Gain goes from 10 to 65 dB.');
     expect(settings()['preamp/gainDb/2']).toBe(56);
   });

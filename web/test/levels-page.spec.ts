@@ -7,18 +7,18 @@ import { drawn } from './create-plotly.stub';
 import type { Bench, Mounted } from './mount';
 import { demoBench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<LevelsPage>;
 
-const session = () => desk.store.selectSignal(studioFeature.selectFound)()!.session;
+const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
 const choose = async (tab: RegExp, shows: string): Promise<void> => {
   page.button(tab).click();
   await page.says(shows);
 };
 
 beforeEach(async () => {
-  desk = await demoBench();
-  page = desk.mount(LevelsPage);
+  app = await demoBench();
+  page = app.mount(LevelsPage);
 });
 afterEach(() => {
   page.element.remove();
@@ -26,7 +26,7 @@ afterEach(() => {
 
 describe('the ladder', () => {
   it('is drawn for the selected thread, with its tightest place, its preamp and its noise', async () => {
-    desk.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: 'line-2' as never } }));
+    app.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: 'line-2' as never } }));
     await page.says('Mic preamp 2 to');
     expect(page.text()).toContain('24×24 converter line in 2: peak +25.3 dBu, maximum +22.0 dBu');
     expect(page.text()).toContain('Where its noise is made');
@@ -35,10 +35,10 @@ describe('the ladder', () => {
   });
 
   it('sets the preamp as advised, in one change', async () => {
-    desk.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: 'line-2' as never } }));
+    app.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: 'line-2' as never } }));
     await page.says('Set Mic preamp 2 to');
     page.button(/^\s*Set Mic preamp 2/).click();
-    const open = desk.store.selectSignal(planFeature.selectOpenFindings);
+    const open = app.store.selectSignal(planFeature.selectOpenFindings);
     await until(() => !open().some(({ rule }) => rule === 'over-max-input'), 'the mended level');
     await page.says('Mic preamp 2 stands right');
   });
@@ -61,7 +61,7 @@ describe('outboard', () => {
     const { id, hostProfile: was } = session();
     const value = { ...was, trims: true };
     const edit = editSet('session', {}, id, { field: 'hostProfile', value, was });
-    desk.store.dispatch(StudioActions.change({ label: 'A host that trims', edits: [edit] }));
+    app.store.dispatch(StudioActions.change({ label: 'A host that trims', edits: [edit] }));
     await choose(/Outboard/, 'CRUSH, slot 1');
     expect(page.text()).toContain('room over full scale');
     await page.says('Trim slot 1 of CRUSH');
@@ -77,7 +77,7 @@ describe('outboard', () => {
     const field = page.element.querySelector<HTMLInputElement>('#sweet')!;
     field.value = 'hot';
     field.dispatchEvent(new Event('change'));
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     expect(notices().at(-1)!.text).toMatch(/“hot” is not a level .* from -40 to \+40/);
   });
 });
@@ -106,14 +106,14 @@ describe('the line-up sheet', () => {
   it('refuses what is no level', async () => {
     await choose(/Line-up/, '24×24 converter out 1');
     enter('24×24 converter out 1', 'loud');
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     expect(notices().at(-1)!.text).toBe('“loud” is not a level. Type what the meter shows, in dBu.');
     expect(session().readings).toEqual([]);
   });
 
   it('goes to paper', async () => {
     await choose(/Line-up/, '24×24 converter out 1');
-    const asked = jest.spyOn(desk.api, 'file');
+    const asked = jest.spyOn(app.api, 'file');
     page.button(/Print/).click();
     expect(asked.mock.calls[0]![0]).toMatch(/\/scenes\/tracking\/line-up\.pdf$/);
   });

@@ -9,7 +9,7 @@ import { Api } from '../src/app/state/api.service';
 import { planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { drawn } from './create-plotly.stub';
-import { FakeApi } from './fake-api';
+import { MemoryApi } from './memory-api';
 
 /** A stand-in for server-sent events: tests say when the connection opens. */
 class SilentEventSource extends EventTarget {
@@ -32,7 +32,7 @@ export async function until(condition: () => boolean, what = 'what the test wait
 }
 
 export interface Bench {
-  readonly api: FakeApi;
+  readonly api: MemoryApi;
   readonly store: Store;
   open(): Promise<void>;
   mount<T>(component: Type<T>, inputs?: Readonly<Record<string, unknown>>): Mounted<T>;
@@ -52,16 +52,16 @@ export interface Mounted<T> {
 
 /** A bench with the demo open on it, and no chart drawn yet. */
 export async function demoBench(): Promise<Bench> {
-  const api = new FakeApi();
+  const api = new MemoryApi();
   api.studioNow = saltglassRooms();
-  const desk = bench(api);
-  await desk.open();
+  const app = bench(api);
+  await app.open();
   drawn.length = 0;
-  return desk;
+  return app;
 }
 
 /** The whole state of the application, with the server of the test and the real planner behind it. */
-export function bench(api = new FakeApi()): Bench {
+export function bench(api = new MemoryApi()): Bench {
   TestBed.configureTestingModule({ providers: [...appConfig.providers, { provide: Api, useValue: api }] });
   const store = TestBed.inject(Store);
   const plan = store.selectSignal(planFeature.selectPlan);

@@ -4,12 +4,12 @@ import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<unknown>;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
+  app = bench();
+  await app.open();
 });
 afterEach(() => {
   page.element.remove();
@@ -17,14 +17,14 @@ afterEach(() => {
 
 describe('the patch list', () => {
   it('warns before the plugging, and takes ticks', async () => {
-    page = desk.mount(PatchListPage);
+    page = app.mount(PatchListPage);
     expect(page.text()).toContain('switch 48 V off on every line you touch');
     const ticks = page.element.querySelectorAll<HTMLInputElement>('input[type=checkbox]');
     expect(ticks).toHaveLength(6);
     ticks[0]!.click();
-    await until(() => desk.api.entries.length === 1);
-    expect(desk.api.entries[0]!.label).toBe('Plugged Broadcast dynamic to Booth panel line 2');
-    const floor = (): unknown[] => desk.store.selectSignal(studioFeature.selectStudio)()!.floor.cords;
+    await until(() => app.api.entries.length === 1);
+    expect(app.api.entries[0]!.label).toBe('Plugged Broadcast dynamic to Booth panel line 2');
+    const floor = (): unknown[] => app.store.selectSignal(studioFeature.selectStudio)()!.floor.cords;
     expect(floor()).toHaveLength(1);
     page.element.querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
     await until(() => floor().length === 0, 'the cord pulled again');
@@ -33,9 +33,9 @@ describe('the patch list', () => {
 
 describe('a line of the patch list', () => {
   it('stays under the hand that ticks it, and opens the inspector when it is pressed elsewhere', () => {
-    page = desk.mount(PatchListPage);
-    const inspected = desk.store.selectSignal(planFeature.selectInspected);
-    const selected = desk.store.selectSignal(planFeature.selectSelection);
+    page = app.mount(PatchListPage);
+    const inspected = app.store.selectSignal(planFeature.selectInspected);
+    const selected = app.store.selectSignal(planFeature.selectSelection);
     const tick = page.element.querySelector<HTMLInputElement>('input[type=checkbox]')!;
     tick.focus();
     tick.click();

@@ -7,12 +7,12 @@ import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<unknown>;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
+  app = bench();
+  await app.open();
 });
 afterEach(() => {
   page.element.remove();
@@ -39,14 +39,14 @@ const shown = (condition: () => boolean): Promise<void> =>
   });
 
 async function open(tab: RegExp): Promise<void> {
-  page = desk.mount(RigPage);
+  page = app.mount(RigPage);
   await shown(() => page.element.querySelectorAll('#kinds option').length > 30);
   button(tab).click();
   page.fixture.detectChanges();
 }
 
-const lastNotice = (): string => desk.store.selectSignal(studioFeature.selectNotices)().at(-1)?.text ?? '';
-const rig = (): typeof desk.api.studioNow.rig => desk.api.studioNow.rig;
+const lastNotice = (): string => app.store.selectSignal(studioFeature.selectNotices)().at(-1)?.text ?? '';
+const rig = (): typeof app.api.studioNow.rig => app.api.studioNow.rig;
 
 describe('rooms and devices', () => {
   it('adds a device of a kind with its typical figures', async () => {
@@ -54,7 +54,7 @@ describe('rooms and devices', () => {
     type('[aria-label="Kind of device"]', 'Compressor or limiter');
     one('[aria-label="Name of the device"]').value = 'Tube limiter';
     button(/^\s*Add with typical data/).click();
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     const added = rig().devices.find(({ name }) => name === 'Tube limiter')!;
     expect(added).toMatchObject({ id: 'tube-limiter', type: 'dynamics', params: { inputOhm: 10_000 } });
   });
@@ -64,7 +64,7 @@ describe('rooms and devices', () => {
     type('[aria-label="Kind of device"]', 'loudspeaker');
     one('[aria-label="How many"]').value = '3';
     button(/^\s*Add with typical data/).click();
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     const names = rig()
       .devices.filter(({ type: kind }) => kind === 'loudspeaker')
       .map(({ name }) => name);
@@ -86,7 +86,7 @@ describe('rooms and devices', () => {
     enter('loud');
     expect(form.textContent).toContain('sensitivity: “loud” is not a number');
     enter('12,5');
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     const added = rig().devices.find(({ name }) => name === 'Microphone')!;
     expect(added.params).toMatchObject({ sensitivityMvPerPa: 12.5, sourceOhm: 200 });
     expect(added.params).not.toHaveProperty('maxDbSpl');
@@ -114,13 +114,13 @@ describe('rooms and devices', () => {
     button(/^\s*Leave it/).click();
     page.fixture.detectChanges();
     expect(page.element.querySelector('[role=alertdialog]')).toBeNull();
-    expect(desk.api.entries).toHaveLength(0);
+    expect(app.api.entries).toHaveLength(0);
     button(/^Remove Opto compressor/).click();
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
     button(/^\s*Do it/).click();
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().devices.some(({ name }) => name === 'Opto compressor')).toBe(false);
-    expect(desk.api.entries[0]!.label).toBe('Remove Opto compressor and its wires');
+    expect(app.api.entries[0]!.label).toBe('Remove Opto compressor and its wires');
   });
 
   it('edits the sections of a bay row by row', async () => {
@@ -138,7 +138,7 @@ describe('rooms and devices', () => {
     // The narrator's thread needs no normal there, but the other preamps reach the converter by theirs.
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
     button(/^\s*Do it/).click();
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     const bay = rig().devices.find(({ name }) => name === 'Bay B')!;
     expect(bay.params['sections']).toEqual([
       { columns: '1-8', normalling: 'none', upper: 'source', lower: 'destination' },
@@ -154,9 +154,9 @@ describe('fixed wiring', () => {
     await shown(() => page.element.querySelectorAll('ft-wire-preview-list li').length === 3);
     expect(page.text()).toContain('± replaces');
     expect(page.text()).toContain('instead of Bay A 2 lower rear');
-    expect(desk.api.entries).toHaveLength(0);
+    expect(app.api.entries).toHaveLength(0);
     one('ft-wiring-tab form').dispatchEvent(new Event('submit', { cancelable: true }));
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(
       rig().hardwires.filter(({ from }) => from.startsWith('bay-b/lower-rear-2')).length,
     ).toBeGreaterThanOrEqual(3);
@@ -188,7 +188,7 @@ describe('rooms', () => {
     expect(page.text()).toContain('3 devices go: Broadcast dynamic, Booth panel, Large condenser.');
     expect(page.text()).toContain('2 threads break');
     button(/^\s*Do it/).click();
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().rooms.map(({ name }) => name)).not.toContain('Annealing booth');
   });
 
@@ -198,7 +198,7 @@ describe('rooms', () => {
     [...page.element.querySelectorAll('form')]
       .at(-1)!
       .dispatchEvent(new Event('submit', { cancelable: true }));
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().rooms.map(({ name }) => name)).toContain('Loft');
   });
 });
@@ -219,7 +219,7 @@ describe('cords', () => {
     expect(lastNotice()).toBe('Nothing was added: type a name first.');
     fill('Name of the cord', 'Bay cord');
     submit();
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().cords.find(({ name }) => name === 'Bay cord')).toMatchObject({ lengthM: 1.5, count: 4 });
   });
 });
@@ -250,7 +250,7 @@ describe('adaptors', () => {
 describe('faulty jacks', () => {
   it('are listed with what is wrong, until they work again', async () => {
     const fault = editAdd('fault', {}, { id: 'bay-b/upper-3/1' as LaneId, note: '' });
-    desk.store.dispatch(StudioActions.change({ label: 'Fault', edits: [fault] }));
+    app.store.dispatch(StudioActions.change({ label: 'Fault', edits: [fault] }));
     await until(() => rig().faults.length === 1, 'the fault');
     await open(/^\s*Rig check/);
     await shown(() => page.text().includes('Bay B 3 upper'));
@@ -280,16 +280,16 @@ describe('tables', () => {
     expect(page.text()).toContain('Did you mean “Reverb or delay”?');
     type('textarea', 'Name,Room,Kind\nPlate,Kiln,Reverb or delay');
     await shown(() => page.text().includes('+ new Plate, Reverb or delay, Kiln'));
-    expect(desk.api.entries).toHaveLength(0);
+    expect(app.api.entries).toHaveLength(0);
     button(/^\s*Take it in/).click();
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().devices.some(({ name }) => name === 'Plate')).toBe(true);
   });
 });
 
 describe('the page of a device', () => {
   async function openDevice(id: string): Promise<void> {
-    page = desk.mount(DevicePage, { device: id });
+    page = app.mount(DevicePage, { device: id });
     await shown(() => page.element.querySelectorAll('tbody tr').length > 0);
   }
 
@@ -321,8 +321,8 @@ describe('the page of a device', () => {
     channel.dispatchEvent(new Event('change'));
     await shown(() => one('ft-setting-field input[type=text]').value === '56');
     type('ft-setting-field input[type=text]', '50', 'change');
-    await until(() => desk.api.entries.length === 1, 'entry 1');
-    expect(desk.api.studioNow.sessions[0]!.scenes[0]!.settings['preamp/gainDb/2' as never]).toBe(50);
+    await until(() => app.api.entries.length === 1, 'entry 1');
+    expect(app.api.studioNow.sessions[0]!.scenes[0]!.settings['preamp/gainDb/2' as never]).toBe(50);
   });
 
   it('takes the data of a unit of one’s own as JSON, and says where it cannot', async () => {
@@ -333,7 +333,7 @@ describe('the page of a device', () => {
     type('[aria-label="connectors 1: key"]', 'in', 'change');
     type('[aria-label="connectors 1: name"]', 'in', 'change');
     one('ft-device-form form').dispatchEvent(new Event('submit', { cancelable: true }));
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     page.element.remove();
 
     await openDevice('unit-of-your-own');
@@ -352,7 +352,7 @@ describe('the page of a device', () => {
     await shown(() => lastNotice().includes('There is no connector “exit”. There are: in, out.'));
     json.value = JSON.stringify({ ...params, routes: [{ from: 'in', to: 'out', gainDb: 6 }] });
     button(/^\s*Take the JSON/).click();
-    await until(() => desk.api.entries.length === 2, 'entry 2');
+    await until(() => app.api.entries.length === 2, 'entry 2');
     expect(rig().devices.find(({ type: kind }) => kind === 'customUnit')!.params['routes']).toMatchObject([
       { gainDb: 6 },
     ]);
@@ -361,7 +361,7 @@ describe('the page of a device', () => {
   it('adds another like it, in the same room and rack, under the next free name', async () => {
     await openDevice('opto');
     button(/^\s*Add another like it/).click();
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     const was = rig().devices.find(({ id }) => id === ('opto' as typeof id))!;
     const added = rig().devices.find(({ name }) => name === `${was.name} 2`)!;
     expect({ ...added, id: was.id, name: was.name }).toEqual(was);
@@ -374,7 +374,7 @@ describe('the page of a device', () => {
       .querySelector('input')!;
     field.value = 'Left rack';
     field.dispatchEvent(new Event('change'));
-    await until(() => desk.api.entries.length === 1, 'entry 1');
+    await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().devices.find(({ id }) => id === ('opto' as typeof id))!.rack).toBe('Left rack');
   });
 });

@@ -8,22 +8,22 @@ import { TestBed } from '@angular/core/testing';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<RoutingPage>;
 
 const button = (name: RegExp): HTMLButtonElement =>
   [...page.element.querySelectorAll('button')].find((each) =>
     name.test(each.getAttribute('aria-label') ?? each.textContent),
   )!;
-const session = () => desk.store.selectSignal(studioFeature.selectFound)()!.session;
-const scene = () => desk.store.selectSignal(studioFeature.selectFound)()!.scene;
+const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
+const scene = () => app.store.selectSignal(studioFeature.selectFound)()!.scene;
 const lastNotice = (): string | undefined =>
-  desk.store.selectSignal(studioFeature.selectNotices)().at(-1)?.text;
+  app.store.selectSignal(studioFeature.selectNotices)().at(-1)?.text;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
-  page = desk.mount(RoutingPage);
+  app = bench();
+  await app.open();
+  page = app.mount(RoutingPage);
 });
 afterEach(() => {
   page.element.remove();
@@ -67,13 +67,13 @@ describe('what a routing moves', () => {
       value: 'preamp/channel-4' as StationId,
       was: null,
     });
-    desk.store.dispatch(StudioActions.change({ label: 'Pin', edits: [pin] }));
+    app.store.dispatch(StudioActions.change({ label: 'Pin', edits: [pin] }));
     TestBed.tick();
     button(/^Route what does not run$/).click();
     await shows(/What the last routing moved/);
     await shows(/4 Wen Askelby, Harp\s*Mic preamp 1, .*so that 1 Imke Tarrow, Narrator runs/);
     expect(lastNotice()).toBe('Routed. One thread moved; the Routing page says what for.');
-    desk.store.dispatch(StudioActions.undo({}));
+    app.store.dispatch(StudioActions.undo({}));
     await until(() => {
       page.fixture.detectChanges();
       return !page.text().includes('What the last routing moved');
@@ -88,12 +88,13 @@ describe('a routing under way', () => {
     const cords = scene().cords;
     const run = router.route('all');
     const edit = editStudioName('Rooms', 'Saltglass Rooms');
-    desk.store.dispatch(StudioActions.change({ label: 'Rename', edits: [edit] }));
+    app.store.dispatch(StudioActions.change({ label: 'Rename', edits: [edit] }));
     TestBed.tick();
     await until(() => lastNotice() !== undefined, 'the notice');
     expect(lastNotice()).toBe('Routing was stopped: the studio has changed meanwhile.');
     expect(scene().cords).toBe(cords);
-    expect(desk.api.entries.map(({ label }) => label)).toEqual(['Rename']);
+    await until(() => app.api.entries.length > 0, 'the change at the server');
+    expect(app.api.entries.map(({ label }) => label)).toEqual(['Rename']);
     void run;
   });
 

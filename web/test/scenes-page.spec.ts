@@ -3,14 +3,14 @@ import { ScenesPage } from '../src/app/scenes/scenes-page';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<ScenesPage>;
 
 const button = (name: RegExp): HTMLButtonElement =>
   [...page.element.querySelectorAll('button')].find((each) =>
     name.test(each.getAttribute('aria-label') ?? each.textContent),
   )!;
-const session = () => desk.store.selectSignal(studioFeature.selectFound)()!.session;
+const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
 const sceneNamed = (name: string) => session().scenes.find((scene) => scene.name === name)!;
 
 async function make(name: string, start: string): Promise<void> {
@@ -30,9 +30,9 @@ function change(element: HTMLInputElement | HTMLSelectElement, value: string): v
 }
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
-  page = desk.mount(ScenesPage);
+  app = bench();
+  await app.open();
+  page = app.mount(ScenesPage);
 });
 afterEach(() => {
   page.element.remove();
@@ -51,7 +51,7 @@ describe('scenes', () => {
 
   it('need a name', async () => {
     page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     await until(() => notices().length > 0, 'the notice');
     expect(notices()[0]!.text).toBe('No scene was made: type a name for it first.');
   });
@@ -121,7 +121,7 @@ describe('the scene at the top', () => {
       page.fixture.detectChanges();
       return page.text().includes('last put there');
     }, 'the mark');
-    const floor = desk.store.selectSignal(studioFeature.selectStudio)()!.floor;
+    const floor = app.store.selectSignal(studioFeature.selectStudio)()!.floor;
     expect(floor.scene?.scene).toBe('tracking');
     expect(floor.cords).toHaveLength(sceneNamed('Tracking').cords.length);
   });

@@ -3,13 +3,13 @@ import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let panel: Mounted<SessionPanel>;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
-  panel = desk.mount(SessionPanel);
+  app = bench();
+  await app.open();
+  panel = app.mount(SessionPanel);
 });
 afterEach(() => {
   panel.element.remove();
@@ -20,7 +20,7 @@ const enter = (selector: string, text: string): void => {
   field.value = text;
   field.dispatchEvent(new Event('change'));
 };
-const labels = (): readonly string[] => desk.api.entries.map(({ label }) => label);
+const labels = (): readonly string[] => app.api.entries.map(({ label }) => label);
 
 describe('the facts of the session', () => {
   it('stand in the header, with full scale beside the line-up', () => {
@@ -30,10 +30,10 @@ describe('the facts of the session', () => {
 
   it('hold the room over peaks that preamps are advised for', async () => {
     enter('#session-headroom', '12');
-    await until(() => desk.api.entries.length === 1);
+    await until(() => app.api.entries.length === 1);
     expect(labels()).toEqual(['Session: 12 dB']);
     enter('#session-headroom', 'plenty');
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     expect(notices().at(-1)!.text).toBe('“plenty” is not room over peaks. Type dB, from 0 to 40.');
   });
 
@@ -41,7 +41,7 @@ describe('the facts of the session', () => {
     enter('#session-name', 'Reel two');
     enter('#scene-name', 'Foley overdub');
     enter('#studio-name', 'Saltglass');
-    await until(() => desk.api.entries.length === 3);
+    await until(() => app.api.entries.length === 3);
     expect(labels()).toEqual([
       'Rename session to Reel two',
       'Rename scene to Foley overdub',
@@ -50,8 +50,8 @@ describe('the facts of the session', () => {
     enter('#session-rate', '96000');
     enter('#session-buffer', '256');
     enter('#session-dbfs', '−20');
-    await until(() => desk.api.entries.length === 6);
-    expect(desk.api.studioNow.sessions[0]).toMatchObject({
+    await until(() => app.api.entries.length === 6);
+    expect(app.api.studioNow.sessions[0]).toMatchObject({
       name: 'Reel two',
       sampleRateHz: 96_000,
       bufferSamples: 256,
@@ -61,9 +61,9 @@ describe('the facts of the session', () => {
 
   it('say what would fit where a level is none, and change nothing', () => {
     enter('#session-dbfs', 'loud');
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     expect(notices().at(-1)!.text).toBe('“loud” is not a level. Type a number, such as -18.');
     enter('#session-name', '  ');
-    expect(desk.api.entries).toEqual([]);
+    expect(app.api.entries).toEqual([]);
   });
 });

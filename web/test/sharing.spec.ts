@@ -6,12 +6,12 @@ import { of, throwError } from 'rxjs';
 import type { TabletRole, SharingState } from '@ft/contract/sharing';
 import { PairPage } from '../src/app/start/pair-page';
 import { SharingPage } from '../src/app/start/sharing-page';
-import { FakeApi } from './fake-api';
+import { MemoryApi } from './memory-api';
 import type { Bench, Mounted } from './mount';
 import { bench } from './mount';
 
 /** The sharing side of the server, kept in memory. */
-class SharingApi extends FakeApi {
+class SharingApi extends MemoryApi {
   isLocal = true;
   state: SharingState = { isOpen: false, addresses: [], tablets: [], offer: null };
   readonly paired: string[] = [];
@@ -58,7 +58,7 @@ class SharingApi extends FakeApi {
 }
 
 let api: SharingApi;
-let desk: Bench;
+let app: Bench;
 let page: Mounted<unknown>;
 
 const button = (name: RegExp): HTMLButtonElement =>
@@ -72,7 +72,7 @@ function press(name: RegExp): void {
 
 beforeEach(() => {
   api = new SharingApi();
-  desk = bench(api);
+  app = bench(api);
 });
 afterEach(() => {
   page.element.remove();
@@ -81,7 +81,7 @@ afterEach(() => {
 
 describe('the studio network', () => {
   beforeEach(async () => {
-    page = desk.mount(SharingPage);
+    page = app.mount(SharingPage);
     await page.says('only this computer');
   });
 
@@ -130,7 +130,7 @@ describe('the studio network', () => {
 
 describe('pairing', () => {
   it('takes the code from the address, and says why one does not pair', () => {
-    page = desk.mount(PairPage, { code: '87654321' });
+    page = app.mount(PairPage, { code: '87654321' });
     expect(page.element.querySelector<HTMLInputElement>('#pair-code')!.value).toBe('87654321');
     page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
     page.fixture.detectChanges();
@@ -140,7 +140,7 @@ describe('pairing', () => {
 
   it('leads to the studios once it is done', () => {
     const go = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
-    page = desk.mount(PairPage, { code: '12345678' });
+    page = app.mount(PairPage, { code: '12345678' });
     page.element.querySelector<HTMLInputElement>('#pair-name')!.value = 'Tablet at the bay';
     page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
     expect(api.paired).toEqual(['Tablet at the bay']);

@@ -11,7 +11,7 @@ import { TableExchange } from '../src/app/tables/table-exchange';
 import { jobText } from '../src/app/state/job-progress';
 import { FileLink } from '../src/app/ui/file-link';
 import * as saving from '../src/app/shell/save-text';
-import { FakeApi } from './fake-api';
+import { MemoryApi } from './memory-api';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
@@ -24,13 +24,13 @@ const backup: Backup = {
   },
 };
 
-let api: FakeApi;
-let desk: Bench;
+let api: MemoryApi;
+let app: Bench;
 let page: Mounted<unknown>;
 
 beforeEach(() => {
-  api = new FakeApi();
-  desk = bench(api);
+  api = new MemoryApi();
+  app = bench(api);
 });
 afterEach(() => {
   jest.restoreAllMocks();
@@ -49,7 +49,7 @@ describe('backups on the first screen', () => {
       trouble: null,
     };
     api.makeBackup = () => of(made);
-    page = desk.mount(BackupsPanel);
+    page = app.mount(BackupsPanel);
     expect(page.text()).toMatch(/✓ Last backup 2026-03-01 \d\d:00 ?184 kB/);
     page.button(/Back up now/).click();
     await page.says('Backed up, and looked over: the copy is whole.');
@@ -59,7 +59,7 @@ describe('backups on the first screen', () => {
   it('say where there is none, and why none could be made', async () => {
     const trouble = 'No backup was made: the disk is full. The backups that are there stay.';
     jest.spyOn(api, 'backups').mockReturnValue(of({ backups: [], trouble }));
-    page = desk.mount(BackupsPanel);
+    page = app.mount(BackupsPanel);
     await page.says('No backup yet');
     expect(page.text()).toContain(trouble);
   });
@@ -73,7 +73,7 @@ describe('backups on the first screen', () => {
       asked.push(wanted);
       return of('rooms-2');
     };
-    page = desk.mount(BackupsPanel);
+    page = app.mount(BackupsPanel);
     page.button(/Bring one back/).click();
     await page.says('stands beside what is here, never over it');
     page.button(/2026-03-01/).click();
@@ -85,7 +85,7 @@ describe('backups on the first screen', () => {
 
   it('are not there on a tablet', () => {
     jest.spyOn(api, 'backups').mockReturnValue(refusal(404, 'not-found', 'No such address.'));
-    page = desk.mount(BackupsPanel);
+    page = app.mount(BackupsPanel);
     expect(page.text()).toBe('');
   });
 });
@@ -122,7 +122,7 @@ describe('a damaged file that was set aside', () => {
       dismissed = true;
       return of(null);
     };
-    page = desk.mount(SetAsidePanel);
+    page = app.mount(SetAsidePanel);
     await page.says('Rooms, 2 changes; Lane, 1 change.');
     page.button(/Bring the backup back/).click();
     await until(() => dismissed);
@@ -133,7 +133,7 @@ describe('a damaged file that was set aside', () => {
 
   it('says where there is no backup, and what cannot be told', async () => {
     withNote({ ...note, backup: null, lost: null });
-    page = desk.mount(SetAsidePanel);
+    page = app.mount(SetAsidePanel);
     await page.says('There is no backup that is whole.');
     expect(page.button(/Bring the backup back/)).toBeUndefined();
   });
@@ -156,7 +156,7 @@ describe('the health page', () => {
       setAside: null,
     };
     jest.spyOn(api, 'status').mockReturnValue(of(status));
-    page = desk.mount(HealthPage);
+    page = app.mount(HealthPage);
     await page.says('Bay tablet, Booth (2 windows)');
     for (const part of ['0.1.0', '/data/rooms', '2.3 MB', '2 studios', '90 MB', '◆ little'])
       expect(page.text()).toContain(part);
@@ -164,7 +164,7 @@ describe('the health page', () => {
 
   it('says when the program cannot be reached', async () => {
     jest.spyOn(api, 'status').mockReturnValue(throwError(() => new HttpErrorResponse({ status: 0 })));
-    page = desk.mount(HealthPage);
+    page = app.mount(HealthPage);
     await page.says('The program cannot be reached');
   });
 });
@@ -174,7 +174,7 @@ describe('a file that the server makes', () => {
 
   it('is saved under the name it comes with', async () => {
     const kept = saved();
-    page = desk.mount(FileLink, { address: '/api/sheet' });
+    page = app.mount(FileLink, { address: '/api/sheet' });
     page.button(/^$/).click();
     await until(() => kept.mock.calls.length === 1);
     expect(kept.mock.calls[0]![0]).toBe('sheet.pdf');
@@ -185,7 +185,7 @@ describe('a file that the server makes', () => {
     jest.spyOn(api, 'file').mockReturnValue(answer);
     const state: JobState = { state: 'running', step: 'Planning the scene', at: 2, of: 3 };
     jest.spyOn(api, 'job').mockReturnValue(of(state));
-    page = desk.mount(FileLink, { address: '/api/sheet' });
+    page = app.mount(FileLink, { address: '/api/sheet' });
     page.button(/^$/).click();
     await page.says('Planning the scene … (2 of 3)');
     page.button(/Cancel/).click();
@@ -199,7 +199,7 @@ describe('a file that the server makes', () => {
       text: () => Promise.resolve('{"code":"too-long","message":"This took more than 60 s."}'),
     });
     jest.spyOn(api, 'file').mockReturnValue(throwError(() => new HttpErrorResponse({ status: 422, error })));
-    page = desk.mount(FileLink, { address: '/api/sheet' });
+    page = app.mount(FileLink, { address: '/api/sheet' });
     page.button(/^$/).click();
     await page.says('This took more than 60 s.');
   });
@@ -220,14 +220,14 @@ describe('a table from a file', () => {
   const text = (): string => page.element.querySelector('textarea')!.value;
 
   it('in UTF-16 is read as that, and it is said', async () => {
-    page = desk.mount(TableExchange, { name: 'Devices', columns: 'Name' });
+    page = app.mount(TableExchange, { name: 'Devices', columns: 'Name' });
     choose(new Uint8Array(Buffer.from('\ufeffRöhre;Kiln', 'utf16le')));
     await page.says('devices.csv is UTF-16; it was read as that.');
     expect(text()).toBe('Röhre;Kiln');
   });
 
   it('that is none is refused, and what was typed stays', async () => {
-    page = desk.mount(TableExchange, { name: 'Devices', columns: 'Name' });
+    page = app.mount(TableExchange, { name: 'Devices', columns: 'Name' });
     choose(new Uint8Array([0x89, 0x50, 0, 1, 2]));
     await page.says('This file is no text');
     expect(text()).toBe('');
@@ -242,7 +242,7 @@ describe('the first screen', () => {
       return of({ ids: ['a'] });
     };
     const listed = jest.spyOn(api, 'studios');
-    page = desk.mount(FirstScreen);
+    page = app.mount(FirstScreen);
     await page.says('Saltglass Rooms');
     const input = page.element.querySelector<HTMLInputElement>('input[type=file]')!;
     const file = new File(['zip'], 'all.thread.zip');

@@ -5,7 +5,7 @@ import { drawn } from './create-plotly.stub';
 import type { Bench, Mounted } from './mount';
 import { demoBench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<TimePage>;
 
 const select = (label: string): HTMLSelectElement =>
@@ -16,15 +16,15 @@ const change = (element: HTMLInputElement | HTMLSelectElement, value: string): v
   element.value = value;
   element.dispatchEvent(new Event('change'));
 };
-const session = () => desk.store.selectSignal(studioFeature.selectFound)()!.session;
+const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
 const rules = () =>
-  desk.store
+  app.store
     .selectSignal(planFeature.selectOpenFindings)()
     .map(({ rule }) => rule);
 
 beforeEach(async () => {
-  desk = await demoBench();
-  page = desk.mount(TimePage);
+  app = await demoBench();
+  page = app.mount(TimePage);
 });
 afterEach(() => {
   page.element.remove();
@@ -67,7 +67,7 @@ describe('delays', () => {
 
   it('refuses a limit that does not fit', () => {
     change(page.element.querySelector('[aria-label="Limit of Imke Tarrow, ms"]')!, 'soon');
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     expect(notices().at(-1)!.text).toBe('“soon” does not fit. Type ms, from 0.1 to 500.');
   });
 
@@ -102,7 +102,7 @@ describe('the clock', () => {
   });
 
   it('plans automation on another console, which timecode does not reach', async () => {
-    change(select('automated'), 'kiln-desk');
+    change(select('automated'), 'kiln-app');
     await until(() => rules().includes('timecode-missing'), 'the finding');
   });
 });

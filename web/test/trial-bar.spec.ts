@@ -4,12 +4,12 @@ import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<unknown>;
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
+  app = bench();
+  await app.open();
 });
 afterEach(() => {
   page.element.remove();
@@ -23,29 +23,29 @@ const button = (name: RegExp): HTMLButtonElement =>
 describe('what if', () => {
   const knob = 'preamp/gainDb/2';
   const gain = (): unknown =>
-    desk.store.selectSignal(studioFeature.selectFound)()!.scene.settings[knob as never];
+    app.store.selectSignal(studioFeature.selectFound)()!.scene.settings[knob as never];
 
   it('shows levels and findings as they would be, changes nothing, and sets it when told to', async () => {
-    const open = desk.store.selectSignal(planFeature.selectOpenFindings);
+    const open = app.store.selectSignal(planFeature.selectOpenFindings);
     const was = gain();
-    page = desk.mount(TrialBar);
+    page = app.mount(TrialBar);
     const trial = {
       on: { kind: 'knob', key: knob as never } as const,
       value: 40,
       name: 'Mic preamp 2: Gain',
       unit: 'dB',
     };
-    desk.store.dispatch(PlanActions.tryLevel({ trial }));
+    app.store.dispatch(PlanActions.tryLevel({ trial }));
     await until(() => !open().some(({ rule }) => rule === 'over-max-input'), 'the finding to go');
     expect(gain()).toBe(was);
     page.fixture.detectChanges();
     expect(page.text()).toContain('What if Mic preamp 2: Gain +40.0 dB');
     page.press(document.body, 'Escape');
     await until(() => open().some(({ rule }) => rule === 'over-max-input'), 'the finding again');
-    desk.store.dispatch(PlanActions.tryLevel({ trial }));
+    app.store.dispatch(PlanActions.tryLevel({ trial }));
     page.fixture.detectChanges();
     button(/Set it so/).click();
     await until(() => gain() === 40);
-    expect(desk.store.selectSignal(planFeature.selectTrial)()).toBeNull();
+    expect(app.store.selectSignal(planFeature.selectTrial)()).toBeNull();
   });
 });

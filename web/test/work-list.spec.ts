@@ -3,7 +3,7 @@ import { WorkListPage } from '../src/app/work-list/work-list-page';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
+let app: Bench;
 let page: Mounted<WorkListPage>;
 
 const texts = (selector: string): string[] =>
@@ -13,7 +13,7 @@ const button = (name: RegExp): HTMLButtonElement =>
     name.test(each.getAttribute('aria-label') ?? each.textContent),
   )!;
 const floor = (): ReturnType<typeof floorOf> => floorOf();
-const floorOf = () => desk.store.selectSignal(studioFeature.selectStudio)()!.floor;
+const floorOf = () => app.store.selectSignal(studioFeature.selectStudio)()!.floor;
 const cards = (): number => page.element.querySelectorAll('ft-step-card').length;
 
 async function shows(count: (now: number) => boolean): Promise<void> {
@@ -24,9 +24,9 @@ async function shows(count: (now: number) => boolean): Promise<void> {
 }
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
-  page = desk.mount(WorkListPage);
+  app = bench();
+  await app.open();
+  page = app.mount(WorkListPage);
   await shows((now) => now > 5);
 });
 afterEach(() => {
@@ -45,7 +45,7 @@ describe('the work list', () => {
     button(/^Done: Plug/).click();
     await shows((now) => now === before - 1);
     expect(floor().cords).toHaveLength(1);
-    expect(desk.api.entries[0]!.label).toMatch(/^Plugged .* to /);
+    expect(app.api.entries[0]!.label).toMatch(/^Plugged .* to /);
     expect(page.text()).toContain('on its way to the floor');
     expect(page.element.querySelector('[role=progressbar]')!.getAttribute('aria-valuenow')).toBe('1');
   });
@@ -78,7 +78,7 @@ describe('the work list', () => {
     expect(wait().disabled).toBe(false);
     wait().click();
     await until(
-      () => desk.store.selectSignal(studioFeature.selectNotices)().length > 0,
+      () => app.store.selectSignal(studioFeature.selectNotices)().length > 0,
       'the notice that 48 V is not off',
     );
     button(/^Done: 48 V off/).click();
@@ -102,7 +102,7 @@ describe('the work list', () => {
     }, 'the way round');
     button(/Mark Bay A 10 lower as faulty/).click();
     await until(
-      () => desk.store.selectSignal(studioFeature.selectStudio)()!.rig.faults.length === 1,
+      () => app.store.selectSignal(studioFeature.selectStudio)()!.rig.faults.length === 1,
       'the fault',
     );
     await until(() => {

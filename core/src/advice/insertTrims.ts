@@ -1,5 +1,5 @@
 import type { WorkedScene } from '../scene/workedScene';
-import type { InsertTrip } from '../timing/insertTrips';
+import type { InsertRoundTrip } from '../timing/insertRoundTrips';
 import { isAnalogue } from '../rig/medium';
 import { maxLevel } from '../levels/maxLevel';
 import { laneSum } from '../levels/laneSum';
@@ -23,7 +23,7 @@ export interface InsertTrims {
  */
 export function insertTrims(
   { graph, field }: WorkedScene,
-  trip: InsertTrip,
+  trip: InsertRoundTrip,
   sweetDbu: number,
 ): InsertTrims | undefined {
   // The first input with electronics behind it after the line output.

@@ -8,7 +8,7 @@ import { edgeStep, noiseBehind } from './edgeStep';
 import type { SoundSource } from './soundSources';
 
 /** A lane where one source comes in by several edges. */
-export interface Meeting {
+export interface ParallelPaths {
   readonly lane: number;
   readonly source: number;
   /** The strongest arrival of each edge that brings it. */
@@ -25,7 +25,7 @@ export interface LevelField {
   readonly noisePower: Float64Array;
   /** For each lane the output that drives it, itself where it has electronics; -1 for copper that nothing drives. */
   readonly drivers: Int32Array;
-  readonly meetings: readonly Meeting[];
+  readonly parallelPaths: readonly ParallelPaths[];
   /** Nothing is carried over edges that close loops. */
   readonly order: SignalOrder;
 }
@@ -51,7 +51,7 @@ function carried(
 type Coming = readonly { readonly edge: number; readonly arrivals: readonly Arrival[] }[];
 
 /** Sources that come to a lane by more than one edge. */
-function meetingsAt(lane: number, coming: Coming): readonly Meeting[] {
+function parallelPathsAt(lane: number, coming: Coming): readonly ParallelPaths[] {
   if (coming.length < 2) return [];
   const strongest = new Map<number, Map<number, Arrival>>();
   for (const { edge, arrivals } of coming)
@@ -81,7 +81,7 @@ class FieldWork {
     readonly arrivals: (readonly Arrival[] | undefined)[],
     readonly noisePower: Float64Array,
     readonly drivers: Int32Array,
-    readonly meetings: Meeting[],
+    readonly parallelPaths: ParallelPaths[],
   ) {
     this.startsAt = new Map(sources.map((source, index) => [source.lane, index]));
   }
@@ -111,12 +111,12 @@ class FieldWork {
     }
     noisePower[lane] = noise;
     arrivals[lane] = coming.length === 0 ? undefined : merged(coming.flatMap((each) => each.arrivals));
-    this.meetings.push(...meetingsAt(lane, coming));
+    this.parallelPaths.push(...parallelPathsAt(lane, coming));
   }
 }
 
-const inLaneOrder = (meetings: readonly Meeting[]): readonly Meeting[] =>
-  [...meetings].sort((a, b) => a.lane - b.lane || a.source - b.source);
+const inLaneOrder = (parallelPaths: readonly ParallelPaths[]): readonly ParallelPaths[] =>
+  [...parallelPaths].sort((a, b) => a.lane - b.lane || a.source - b.source);
 
 /**
  * Carries every source through every conducting edge, each lane once, in signal order. Arrivals of one
@@ -136,9 +136,17 @@ export function levelField(graph: SignalGraph, sources: readonly SoundSource[]):
     [],
   );
   for (const lane of order.lanes) work.lane(lane);
-  const { arrivals, noisePower, drivers, meetings } = work;
+  const { arrivals, noisePower, drivers, parallelPaths } = work;
   const { sampleRateHz } = graph;
-  return { sources, sampleRateHz, arrivals, noisePower, drivers, meetings: inLaneOrder(meetings), order };
+  return {
+    sources,
+    sampleRateHz,
+    arrivals,
+    noisePower,
+    drivers,
+    parallelPaths: inLaneOrder(parallelPaths),
+    order,
+  };
 }
 
 /** Whether arrivals that name sources by their place still name the same ones. */
@@ -165,11 +173,11 @@ export function levelFieldAfter(
 ): LevelField {
   if (!sameStarts(before.sources, sources)) return levelField(graph, sources);
   const order = rejoined ? signalOrder(graph) : before.order;
-  const kept = before.meetings
+  const kept = before.parallelPaths
     .filter(({ lane }) => !dirty.has(lane))
-    .map((meeting) => ({
-      ...meeting,
-      ways: meeting.ways.map((way) => ({ ...way, edge: renumbered.get(way.edge) ?? way.edge })),
+    .map((parallel) => ({
+      ...parallel,
+      ways: parallel.ways.map((way) => ({ ...way, edge: renumbered.get(way.edge) ?? way.edge })),
     }));
   const work = new FieldWork(
     graph,
@@ -184,10 +192,10 @@ export function levelFieldAfter(
   const isDirty = new Uint8Array(graph.lanes.length);
   for (const lane of dirty) isDirty[lane] = 1;
   for (const lane of order.lanes) if (isDirty[lane] === 1) work.lane(lane);
-  const { arrivals, noisePower, drivers, meetings } = work;
+  const { arrivals, noisePower, drivers, parallelPaths } = work;
   return {
     ...{ sources, sampleRateHz: graph.sampleRateHz, arrivals, noisePower, drivers, order },
-    meetings: meetings.length === 0 ? kept : inLaneOrder([...kept, ...meetings]),
+    parallelPaths: parallelPaths.length === 0 ? kept : inLaneOrder([...kept, ...parallelPaths]),
   };
 }
 

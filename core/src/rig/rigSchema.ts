@@ -30,7 +30,7 @@ const deviceBaseSchema = z.strictObject({
   id: deviceIdSchema,
   name: nameSchema,
   room: roomIdSchema,
-  /** Where it stands in its room: a rack, a desk, a shelf. */
+  /** Where it stands in its room: a rack, a table, a shelf. */
   rack: z
     .string()
     .trim()

@@ -7,8 +7,8 @@ import { levelField } from '../levels/levelField';
 import { soundSources } from '../levels/soundSources';
 import type { ClockPlan } from '../timing/clockPlan';
 import { clockPlan } from '../timing/clockPlan';
-import type { InsertTrip } from '../timing/insertTrips';
-import { insertTrips } from '../timing/insertTrips';
+import type { InsertRoundTrip } from '../timing/insertRoundTrips';
+import { insertRoundTrips } from '../timing/insertRoundTrips';
 import type { Ladder } from '../levels/ladder';
 import { ladder } from '../levels/ladder';
 import type { CordId, DeviceId, ThreadId } from '../rig/ids';
@@ -44,7 +44,7 @@ export interface WorkedScene {
   /** What is present everywhere when everything sounds. */
   readonly field: LevelField;
   readonly clocks: ClockPlan;
-  readonly insertTrips: readonly InsertTrip[];
+  readonly insertRoundTrips: readonly InsertRoundTrip[];
   /** What threads and cords of the scene ask of the rig that is not there, by their ids: ids of the rig. */
   readonly gone: ReadonlyMap<ThreadId | CordId, readonly string[]>;
   /** Ways of threads that do not run, where they have been looked for. */
@@ -85,13 +85,13 @@ export function surroundings(
   clocks: ClockPlan = clockPlan(rig, session, graph),
 ): Pick<
   WorkedScene,
-  'rig' | 'devices' | 'session' | 'scene' | 'floor' | 'graph' | 'clocks' | 'insertTrips' | 'gone'
+  'rig' | 'devices' | 'session' | 'scene' | 'floor' | 'graph' | 'clocks' | 'insertRoundTrips' | 'gone'
 > {
   return {
     ...{ rig, session, scene, floor, graph },
     devices: new Map(rig.devices.map((device) => [device.id, device])),
     clocks,
-    insertTrips: insertTrips(rig, session, graph),
+    insertRoundTrips: insertRoundTrips(rig, session, graph),
     gone: goneFrom(rig, session, scene),
   };
 }

@@ -96,7 +96,7 @@ const insert = (maxDbu: number, gainDb = 0): WorkedScene =>
   );
 
 const referenceOfTrip = (context: WorkedScene): NonNullable<ReturnType<typeof referenceAdvice>> => {
-  const [trip] = context.insertTrips;
+  const [trip] = context.insertRoundTrips;
   const stations = stationsOn(context.graph, trip!.path);
   return referenceAdvice(context, trip!.path, stations)!;
 };
@@ -122,7 +122,7 @@ describe('the best reference level of a round trip', () => {
 describe('the trims of an insert', () => {
   it('put its unit at its sweet level and take it off again', () => {
     const context = insert(24);
-    const [trip] = context.insertTrips;
+    const [trip] = context.insertRoundTrips;
     // −18 dBFS on a channel of +22 dBu: +4 dBu at the unit.
     const trims = insertTrims(context, trip!, 10)!;
     expect(trims).toMatchObject({ sendTrimDb: 6, returnTrimDb: -6 });

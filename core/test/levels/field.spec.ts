@@ -129,12 +129,12 @@ describe('parallel ways of one source', () => {
 
   it('that the host brings together in time add as voltages too, though one is later before that', () => {
     const context = parallel({ inserts: [hardwareSlot(1)] });
-    expect(context.field.meetings).toHaveLength(0);
+    expect(context.field.parallelPaths).toHaveLength(0);
     const late = parallel({
       inserts: [{ kind: 'plugin', name: 'Delay', delaySamples: 19 }],
     });
     // Compensated, the dry way is held back by as much as the plug-in reports.
-    expect(late.field.meetings[0]!.ways.map(({ arrival }) => arrival.alignedSamples)).toEqual([19, 19]);
+    expect(late.field.parallelPaths[0]!.ways.map(({ arrival }) => arrival.alignedSamples)).toEqual([19, 19]);
     expect(nominal(late)! + 18).toBeCloseTo(6.02, 2);
   });
 });

@@ -18,7 +18,7 @@ const inserted = (parts: Parts, more: Parameters<typeof track>[1] = {}): WorkedS
 describe('the round trip of a hardware insert', () => {
   // Buffer out, DAC, ADC, buffer in: 64 + 10 + 12 + 64 samples. Derived from the parts' own figures.
   it('is two buffers and two conversions', () => {
-    expect(inserted(OPTO).insertTrips[0]).toMatchObject({ comesBack: true, delaySamples: 150 });
+    expect(inserted(OPTO).insertRoundTrips[0]).toMatchObject({ comesBack: true, delaySamples: 150 });
   });
 
   it('grows with the buffer, the driver’s safety offset and digital outboard', () => {
@@ -36,7 +36,7 @@ describe('the round trip of a hardware insert', () => {
       }),
     );
     // 2 × 128 + 24 + 22, and 1 ms at 48 kHz.
-    expect(late.insertTrips[0]!.delaySamples).toBe(256 + 24 + 22 + 48);
+    expect(late.insertRoundTrips[0]!.delaySamples).toBe(256 + 24 + 22 + 48);
   });
 
   it('follows the converters at another rate', () => {
@@ -52,11 +52,11 @@ describe('the round trip of a hardware insert', () => {
         session: { ...parts.session, sampleRateHz: 96_000 },
       }),
     );
-    expect(double.insertTrips[0]!.delaySamples).toBe(128 + 24 + 5);
+    expect(double.insertRoundTrips[0]!.delaySamples).toBe(128 + 24 + 5);
   });
 
   it('is told side by side on a stereo track, and where it ends when it does not come back', () => {
-    const trips = inserted(OPTO, { width: 2 }).insertTrips;
+    const trips = inserted(OPTO, { width: 2 }).insertRoundTrips;
     expect(trips.map(({ side, comesBack }) => [side, comesBack])).toEqual([
       [1, true],
       [2, false],
@@ -81,7 +81,7 @@ describe('the round trip of a hardware insert', () => {
         ),
       ),
     );
-    expect(context.insertTrips[0]!.comesBack).toBe(false);
+    expect(context.insertRoundTrips[0]!.comesBack).toBe(false);
   });
 });
 

@@ -103,14 +103,14 @@ describe('the line-up sheet', () => {
 
 describe('time', () => {
   it('shows the crushed lamplighter late beside the dry one, and the response of both', () => {
-    const [meeting] = timeView(demo).meetings.filter(({ source }) => source === 'LAMP');
-    expect(meeting!.ways.map(({ lateSamples }) => lateSamples)).toEqual([0, 150, 0]);
+    const [parallel] = timeView(demo).parallelPaths.filter(({ source }) => source === 'LAMP');
+    expect(parallel!.ways.map(({ lateSamples }) => lateSamples)).toEqual([0, 150, 0]);
     // (2k + 1) / 2τ, τ = 150 samples at 48 kHz.
-    expect(meeting!.notchesHz.slice(0, 2)).toEqual([160, 480]);
-    const lowest = meeting!.response.reduce((a, b) => (b.db < a.db ? b : a));
-    expect(lowest.db).toBe(meeting!.dipDb);
+    expect(parallel!.notchesHz.slice(0, 2)).toEqual([160, 480]);
+    const lowest = parallel!.response.reduce((a, b) => (b.db < a.db ? b : a));
+    expect(lowest.db).toBe(parallel!.dipDb);
     // The plate comes in time and lifts the dry way; without it the comb would be deeper.
-    expect(meeting!.dipDb).toBeGreaterThan(-8);
+    expect(parallel!.dipDb).toBeGreaterThan(-8);
   });
 
   it('lists inserts with what the host does not make up for, and counts them against what is felt', () => {

@@ -1,32 +1,20 @@
 import type { Request, Response } from 'express';
 import { Router } from 'express';
 import { authorSchema, HISTORY_PAGE, postUndoSchema } from '@ft/contract/api';
-import { refusalSentence } from '@ft/core/words/refusalWording';
-import { ApiFailure, notFound } from '../http/refusal';
+import { notFound } from '../http/refusal';
 import { bodyOf, readOrRefuse, textBody, textOf } from '../http/jsonBody';
 import { wantedBy } from '../jobs/jobRoutes';
 import type { Jobs } from '../jobs/jobs';
-import { authorOf, makerOf, mayOnlyTick } from '../network/gate';
+import { authorOf, makerOf } from '../network/gate';
 import { LARGE_TEXT } from '../studios/documents';
 import type { Answer } from '../studios/keeping';
 import type { StudioKeeper } from '../studios/studioKeeper';
 import type { StudioStore } from '../studios/studioStore';
+import { answerFailure } from './answerFailure';
 import type { ChangeRequest } from './changeRequest';
 import { readChange } from './changeRequest';
 import type { HistoryStore } from './historyStore';
 import { entryJson } from './storedEntry';
-
-const MISSING = {
-  'nothing-to-undo': 'There is nothing of yours to undo.',
-  'nothing-to-redo': 'There is nothing to redo.',
-} as const;
-
-const CLASH = {
-  replaced:
-    'This studio was removed and brought in again meanwhile, so the change was not made in it. It is kept in the window.',
-  'change-id-taken':
-    'Another change was made under the same id, so this one was not made. Make it once more by hand.',
-} as const;
 
 /** The largest change taken in: twenty thousand edits and what they replace. */
 const CHANGE_LIMIT = '20mb';
@@ -36,11 +24,7 @@ function send(response: Response, answer: Answer): void {
     response.type('json').send(entryJson(answer.entry, answer.undo));
     return;
   }
-  if ('refusal' in answer) throw new ApiFailure(409, answer.refusal.code, refusalSentence(answer.refusal));
-  if ('forbidden' in answer) throw mayOnlyTick();
-  if ('clash' in answer) throw new ApiFailure(409, answer.clash, CLASH[answer.clash]);
-  if (answer.missing === 'studio') throw notFound('studio');
-  throw new ApiFailure(409, answer.missing, MISSING[answer.missing]);
+  throw answerFailure(answer);
 }
 
 const idOf = (request: Request): string => String(request.params['id']);

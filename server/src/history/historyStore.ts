@@ -1,3 +1,4 @@
+import { bare } from './bareLabel';
 import type { Transaction } from 'sequelize';
 import { Op } from 'sequelize';
 import type { HistoryLine, UndoState } from '@ft/contract/api';
@@ -19,9 +20,6 @@ const entryOf = (row: EntryRow): StoredEntry => ({
   ...(row.redoes !== null && { redoes: row.redoes }),
   ...(row.tablet !== null && { tablet: row.tablet }),
 });
-
-/** "Undo: Gain 40" and "Redo: Gain 40" are about "Gain 40". */
-const bare = (label: string): string => label.replace(/^(Undo|Redo): /, '');
 
 /** Lines written at once. */
 const AT_ONCE = 500;

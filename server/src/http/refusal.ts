@@ -16,3 +16,10 @@ export const notFound = (what: string): ApiFailure =>
     'not-found',
     `There is no such ${what} here. It may have been removed; go back to the first screen.`,
   );
+
+export const mayOnlyTick = (): ApiFailure =>
+  new ApiFailure(
+    403,
+    'may-only-tick',
+    'This tablet may only tick off steps. Ask in the control room to let it edit, or make the change there.',
+  );

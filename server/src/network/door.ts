@@ -21,7 +21,7 @@ export const ownAddressOnly: RequestHandler = (request, _response, next) => {
     throw new ApiFailure(
       403,
       'not-local',
-      'This program answers only to its own address. Open the link that the desk shows.',
+      'This program answers only to its own address. Open the link that the computer in the control room shows.',
     );
   next();
 };

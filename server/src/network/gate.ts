@@ -1,3 +1,4 @@
+import { mayOnlyTick } from '../http/refusal';
 import { parse, serialize } from 'cookie';
 import type { Request, RequestHandler, Response } from 'express';
 import type { Tablet } from '@ft/contract/sharing';
@@ -45,7 +46,7 @@ export function pairedOnly(tablets: TabletStore, now: () => string): RequestHand
       throw new ApiFailure(
         401,
         'not-paired',
-        'This tablet is not paired, or not any more. Ask at the desk for a code, and open /pair here.',
+        'This tablet is not paired, or not any more. Ask in the control room for a code, and open /pair here.',
       );
     response.locals['tablet'] = tablet;
     next();
@@ -61,10 +62,3 @@ export const ticksOnly: RequestHandler = (request, response, next) => {
   if (tabletOf(response)?.role === 'tick' && !isReading && !TICKS.test(request.path)) throw mayOnlyTick();
   next();
 };
-
-export const mayOnlyTick = (): ApiFailure =>
-  new ApiFailure(
-    403,
-    'may-only-tick',
-    'This tablet may only tick off steps. Ask at the desk to let it edit, or make the change there.',
-  );

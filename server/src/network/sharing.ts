@@ -90,7 +90,7 @@ export class Sharing {
     throw new ApiFailure(
       403,
       redeemed.code,
-      'This code does not pair, or not any more: it works once, for ten minutes. Ask at the desk for a new one.',
+      'This code does not pair, or not any more: it works once, for ten minutes. Ask in the control room for a new one.',
     );
   }
 

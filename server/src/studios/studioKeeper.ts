@@ -13,17 +13,18 @@ import { LARGE_TEXT, sizeOf, studioOf } from './documents';
 import type { Answer, Listener, Maker } from './keeping';
 import { LatestStudios } from './latestStudios';
 import type { StudioStore } from './studioStore';
-import { StaleWrite } from './studioStore';
+import { StaleWrite } from './staleWrite';
 import { Turns } from './turns';
 import { warmRig } from './warmRig';
 
 /** More edits than this in one change are applied beside the server. */
 const MANY_EDITS = 500;
 
-interface Parts {
-  readonly store: StudioStore;
-  readonly history: HistoryStore;
-  readonly pool: JobPool;
+/** What it needs of the stores; the tests of the screen keep a studio in memory behind it. */
+export interface KeeperParts {
+  readonly store: Pick<StudioStore, 'read' | 'standing' | 'append' | 'remove'>;
+  readonly history: Pick<HistoryStore, 'entryOfChange' | 'entryAt' | 'undoState'>;
+  readonly pool: Pick<JobPool, 'run'>;
   /** The current time, ISO 8601. */
   readonly now: () => string;
   /** Told when somebody who listens fails; what was stored stays stored. */
@@ -39,7 +40,7 @@ export class StudioKeeper {
   private readonly listeners = new Set<Listener>();
   private readonly latest = new LatestStudios();
 
-  constructor(private readonly parts: Parts) {}
+  constructor(private readonly parts: KeeperParts) {}
 
   listen(listener: Listener): void {
     this.listeners.add(listener);

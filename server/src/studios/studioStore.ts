@@ -1,3 +1,4 @@
+import { StaleWrite } from './staleWrite';
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import { Transaction as Transactions } from 'sequelize';
@@ -6,9 +7,6 @@ import type { Database } from '../database/openDatabase';
 import type { HistoryStore } from '../history/historyStore';
 import type { StoredEntry } from '../history/storedEntry';
 import type { Documents, SessionDocument, Standing, StoredStudio, StudioWrite } from './documents';
-
-/** A write that was worked out from a studio that is no longer what is stored. Nothing was written. */
-export class StaleWrite extends Error {}
 
 /** Reads and writes studios. Every write is one transaction: all of it is there afterwards, or none. */
 export class StudioStore {

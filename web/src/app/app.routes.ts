@@ -55,7 +55,7 @@ export const routes: Routes = [
       {
         path: 'track',
         title: 'Track · Faithful Thread',
-        loadComponent: () => import('./track/track-sheet').then((m) => m.TrackSheet),
+        loadComponent: () => import('./track/input-list').then((m) => m.InputList),
       },
       {
         path: 'patch-list',

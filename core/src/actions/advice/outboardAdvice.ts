@@ -52,8 +52,8 @@ const referenceEdits = (
   });
 
 function insertAdvised(context: WorkedScene, place: ScenePlace, sweetDbu: number): OutboardAdvice['inserts'] {
-  const { graph, insertTrips, session } = context;
-  return insertTrips.flatMap((trip): OutboardAdvice['inserts'] => {
+  const { graph, insertRoundTrips, session } = context;
+  return insertRoundTrips.flatMap((trip): OutboardAdvice['inserts'] => {
     const stations = stationsOn(graph, trip.path);
     const advice = trip.comesBack ? referenceAdvice(context, trip.path, stations) : undefined;
     if (advice === undefined) return [];
@@ -88,7 +88,7 @@ function insertAdvised(context: WorkedScene, place: ScenePlace, sweetDbu: number
 
 function trimsAdvised(
   { id: session, hostProfile }: Session,
-  trip: WorkedScene['insertTrips'][number],
+  trip: WorkedScene['insertRoundTrips'][number],
   { nowDbu, sendTrimDb, returnTrimDb, overDb }: NonNullable<ReturnType<typeof insertTrims>>,
   sweetDbu: number,
 ): Advised {

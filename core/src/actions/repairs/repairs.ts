@@ -10,7 +10,7 @@ import { planOf } from '../../views/plan';
 import type { ScenePlace } from '../../session/scenePlace';
 import { findScene } from '../../session/scenePlace';
 import { cueDown, gainTo, overMax, powerTo, referenceTo } from './knobMends';
-import { combOfInserts, turnPolarity } from './meetingMends';
+import { combOfInserts, turnPolarity } from './parallelPathMends';
 import type { Figures, Mend, Repair } from './repair';
 import { refOf } from './repair';
 import { fadersDown, followClock, insertDelay, routeIt, takeOut } from './sessionMends';

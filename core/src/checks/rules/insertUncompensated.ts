@@ -1,4 +1,4 @@
-import type { InsertTrip } from '../../timing/insertTrips';
+import type { InsertRoundTrip } from '../../timing/insertRoundTrips';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
@@ -11,7 +11,7 @@ const NEAR_SAMPLES = 1;
 
 function figuresOf(
   { session }: WorkedScene,
-  { track, slot, side, settings, delaySamples }: InsertTrip,
+  { track, slot, side, settings, delaySamples }: InsertRoundTrip,
 ): Figures | undefined {
   const { compensates, insertDelay } = session.hostProfile;
   const base = { slot, tripSamples: delaySamples, ...(track.width > 1 && { side }) };
@@ -32,8 +32,8 @@ const furthest = (a: Figures, b: Figures): Figures => {
 };
 
 function run(context: WorkedScene): readonly Finding[] {
-  const slots = new Map<string, { readonly track: InsertTrip['track']; readonly figures: Figures }>();
-  for (const trip of context.insertTrips) {
+  const slots = new Map<string, { readonly track: InsertRoundTrip['track']; readonly figures: Figures }>();
+  for (const trip of context.insertRoundTrips) {
     const figures = trip.comesBack && trip.delaySamples !== 0 ? figuresOf(context, trip) : undefined;
     if (figures === undefined) continue;
     const key = `${trip.track.id} ${String(trip.slot)}`;

@@ -1,5 +1,5 @@
 import type { GraphStation } from '../../graph/signalGraph';
-import type { InsertTrip } from '../../timing/insertTrips';
+import type { InsertRoundTrip } from '../../timing/insertRoundTrips';
 import { stationOfRole, stationsOn } from '../../routing/realise';
 import { TOLERANCE } from '../../units/tolerance';
 import type { WorkedScene } from '../../scene/workedScene';
@@ -16,21 +16,21 @@ interface Trip {
   readonly trimDb: number;
 }
 
-const trimOf = (trip: InsertTrip | undefined): number =>
+const trimOf = (trip: InsertRoundTrip | undefined): number =>
   trip === undefined ? 0 : trip.settings.sendTrimDb + trip.settings.returnTrimDb;
 
 /** Everything that leaves the host and comes back: inserts of the input list, and hardware slots. */
 function trips(context: WorkedScene): readonly Trip[] {
-  const { graph, threads, insertTrips } = context;
+  const { graph, threads, insertRoundTrips } = context;
   return [
     ...threads
       .filter(({ thread, complete }) => thread.purpose === 'insert' && complete)
       .map((planned) => ({
         at: threadRefs([planned]),
         stations: planned.stations,
-        trimDb: trimOf(insertTrips.find(({ send }) => send === planned.thread.from)),
+        trimDb: trimOf(insertRoundTrips.find(({ send }) => send === planned.thread.from)),
       })),
-    ...insertTrips
+    ...insertRoundTrips
       .filter(({ comesBack }) => comesBack)
       .map((trip) => ({
         at: [{ kind: 'track', id: trip.track.id } as const],

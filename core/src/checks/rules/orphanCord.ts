@@ -3,9 +3,9 @@ import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
-function run({ scene, graph, threads, insertTrips }: WorkedScene): readonly Finding[] {
+function run({ scene, graph, threads, insertRoundTrips }: WorkedScene): readonly Finding[] {
   const used = new Set<CordId | undefined>();
-  for (const { path } of [...threads, ...insertTrips]) for (const { cord } of path) used.add(cord);
+  for (const { path } of [...threads, ...insertRoundTrips]) for (const { cord } of path) used.add(cord);
   return scene.cords
     .filter(({ id, from, to }) => graph.laneIndex.has(from) && graph.laneIndex.has(to) && !used.has(id))
     .map(({ id }): Finding => ({ rule: 'orphan-cord', at: [{ kind: 'cord', id }], figures: {} }));

@@ -1,15 +1,15 @@
-import type { Meeting } from '../../levels/levelField';
+import type { ParallelPaths } from '../../levels/levelField';
 import type { WorkedScene } from '../../scene/workedScene';
 import { deepestComb } from '../../scene/deepestComb';
 import type { Finding } from '../finding';
-import { worstMeetings } from '../../scene/meetingsByPort';
+import { worstParallelPaths } from '../../scene/parallelPathsByPort';
 import { laneRef, sourceRef } from '../../scene/places';
 import type { Rule } from '../rule';
 import { HARMLESS_DB } from './polarity';
 
-/** What is to be said of a meeting; nothing where the two are too far apart in level, or too near in time. */
-function judge(meeting: Meeting, sampleRateHz: number) {
-  const deepest = deepestComb(meeting, sampleRateHz);
+/** What is to be said of parallel paths; nothing where the two are too far apart in level, or too near in time. */
+function judge(parallel: ParallelPaths, sampleRateHz: number) {
+  const deepest = deepestComb(parallel, sampleRateHz);
   const firstNotchHz = deepest?.comb.notchesHz.find((hz) => hz > 0) ?? deepest?.comb.notchesHz[0];
   if (deepest === undefined || firstNotchHz === undefined) return undefined;
   if (deepest.difference.levelDifferenceDb > HARMLESS_DB) return undefined;
@@ -17,10 +17,10 @@ function judge(meeting: Meeting, sampleRateHz: number) {
 }
 
 const run = (context: WorkedScene): readonly Finding[] =>
-  worstMeetings(context, (meeting) => judge(meeting, context.graph.sampleRateHz)).map(
-    ({ meeting, lane, judged: { difference, comb, firstNotchHz } }) => ({
+  worstParallelPaths(context, (parallel) => judge(parallel, context.graph.sampleRateHz)).map(
+    ({ parallel, lane, judged: { difference, comb, firstNotchHz } }) => ({
       rule: 'parallel-comb',
-      at: [sourceRef(context, context.field.sources[meeting.source]), laneRef(context, lane)],
+      at: [sourceRef(context, context.field.sources[parallel.source]), laneRef(context, lane)],
       figures: {
         differenceSamples: Math.abs(difference.differenceSamples),
         differenceMs: comb.differenceMs,

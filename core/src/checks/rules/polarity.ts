@@ -1,8 +1,8 @@
-import type { Meeting } from '../../levels/levelField';
+import type { ParallelPaths } from '../../levels/levelField';
 import { TOLERANCE } from '../../units/tolerance';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
-import { worstMeetings } from '../../scene/meetingsByPort';
+import { worstParallelPaths } from '../../scene/parallelPathsByPort';
 import { laneRef, sourceRef } from '../../scene/places';
 import type { Rule } from '../rule';
 
@@ -10,7 +10,7 @@ import type { Rule } from '../rule';
 export const HARMLESS_DB = 19.3;
 
 /** The strongest two ways of opposite polarity that come together in time. */
-function opposed({ ways }: Meeting): number | undefined {
+function opposed({ ways }: ParallelPaths): number | undefined {
   const sorted = ways.map(({ arrival }) => arrival).sort((a, b) => b.gainDb - a.gainDb);
   const [strongest] = sorted;
   const other = sorted.find(
@@ -23,14 +23,14 @@ function opposed({ ways }: Meeting): number | undefined {
 }
 
 const run = (context: WorkedScene): readonly Finding[] =>
-  worstMeetings(context, (meeting) => {
-    const levelDifferenceDb = opposed(meeting);
+  worstParallelPaths(context, (parallel) => {
+    const levelDifferenceDb = opposed(parallel);
     return levelDifferenceDb === undefined || levelDifferenceDb > HARMLESS_DB
       ? undefined
       : { levelDifferenceDb, worth: -levelDifferenceDb };
-  }).map(({ meeting, lane, judged: { levelDifferenceDb } }) => ({
+  }).map(({ parallel, lane, judged: { levelDifferenceDb } }) => ({
     rule: 'polarity',
-    at: [sourceRef(context, context.field.sources[meeting.source]), laneRef(context, lane)],
+    at: [sourceRef(context, context.field.sources[parallel.source]), laneRef(context, lane)],
     figures: { levelDifferenceDb },
   }));
 

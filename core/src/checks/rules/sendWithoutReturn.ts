@@ -7,8 +7,8 @@ import type { Rule } from '../rule';
 
 /** Hardware slots that do not come back. */
 function slots(context: WorkedScene): readonly Finding[] {
-  const { graph, insertTrips } = context;
-  return insertTrips.flatMap((trip): readonly Finding[] => {
+  const { graph, insertRoundTrips } = context;
+  return insertRoundTrips.flatMap((trip): readonly Finding[] => {
     const [send, back] = [graph.laneIndex.get(trip.send), graph.laneIndex.get(trip.return)];
     if (trip.comesBack || send === undefined || back === undefined) return [];
     const end = trip.path.at(-1)?.to ?? send;

@@ -11,7 +11,7 @@ import { clockView } from './clockView';
 
 /** What would change at another rate. */
 export interface RatePreview {
-  readonly rateHz: number;
+  readonly rateHz: SampleRateHz;
   /** Threads that run now and would not. */
   readonly stopped: readonly string[];
   readonly links: readonly LinkRow[];

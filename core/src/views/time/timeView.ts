@@ -3,8 +3,8 @@ import type { PerformerId, TrackId } from '../../rig/ids';
 import { performerDelays } from '../../timing/performerDelays';
 import { airDelayMs } from '../../units/air';
 import { msFromSamples } from '../../units/duration';
-import type { MeetingView } from './meetingViews';
-import { meetingViews } from './meetingViews';
+import type { ParallelPathsView } from './parallelPathViews';
+import { parallelPathViews } from './parallelPathViews';
 
 export interface InsertView {
   readonly track: TrackId;
@@ -29,7 +29,7 @@ export interface PerformerView {
 }
 
 export interface TimeView {
-  readonly meetings: readonly MeetingView[];
+  readonly parallelPaths: readonly ParallelPathsView[];
   readonly inserts: readonly InsertView[];
   readonly performers: readonly PerformerView[];
   readonly loudspeakers: readonly {
@@ -43,9 +43,9 @@ export interface TimeView {
 
 /** Inserts at the small buffer at which people feel the load. Common practice, no source. */
 export const FELT_INSERTS = 20;
-function insertViews({ insertTrips, session }: WorkedScene): readonly InsertView[] {
+function insertViews({ insertRoundTrips, session }: WorkedScene): readonly InsertView[] {
   const { compensates, insertDelay } = session.hostProfile;
-  return insertTrips
+  return insertRoundTrips
     .filter(({ side }) => side === 1)
     .map(({ track, slot, settings, comesBack, delaySamples }) => {
       const known = insertDelay === 'not known to the host' ? undefined : settings.delaySamples;
@@ -83,12 +83,12 @@ function loudspeakerViews({ rig }: WorkedScene): TimeView['loudspeakers'] {
 
 /** Everything about time in a scene: ways that meet, inserts, performers, loudspeakers. */
 export const timeView = (context: WorkedScene): TimeView => ({
-  meetings: meetingViews(context),
+  parallelPaths: parallelPathViews(context),
   inserts: insertViews(context),
   performers: performerViews(context),
   loudspeakers: loudspeakerViews(context),
   budget: {
-    used: context.insertTrips.filter(({ side, track }) => side === 1 && !track.muted).length,
+    used: context.insertRoundTrips.filter(({ side, track }) => side === 1 && !track.muted).length,
     felt: FELT_INSERTS,
     counts: context.session.hostProfile.insertsAtSmallBuffer,
   },

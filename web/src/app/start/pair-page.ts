@@ -2,15 +2,15 @@ import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angu
 import { Router } from '@angular/router';
 import { Api, apiErrorOf } from '../state/api.service';
 
-/** Where a tablet on the studio network hands in the code the desk shows. */
+/** Where a tablet on the studio network hands in the code the first screen shows. */
 @Component({
   selector: 'ft-pair-page',
   template: `
     <main>
       <h1>Pair this tablet</h1>
       <p class="quiet">
-        The desk shows a code of eight digits, good for ten minutes and for one tablet. Pair only on a network
-        you trust: what is sent over it is not encrypted.
+        The computer it runs on shows a code of eight digits, good for ten minutes and for one tablet. Pair
+        only on a network you trust: what is sent over it is not encrypted.
       </p>
       <form (submit)="pair(digits.value, name.value); $event.preventDefault()">
         <label for="pair-code">Code</label>

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { ClockTab } from './clock-tab';
 import { DelaysTab } from './delays-tab';
-import { MeetingsTab } from './meetings-tab';
+import { ParallelPathsTab } from './parallel-paths-tab';
 import { TabBar } from '../shell/tab-bar';
 
-type Tab = 'meetings' | 'delays' | 'clock';
+type Tab = 'parallelPaths' | 'delays' | 'clock';
 
 const TABS: readonly { readonly tab: Tab; readonly name: string }[] = [
-  { tab: 'meetings', name: 'Ways that meet' },
+  { tab: 'parallelPaths', name: 'Ways that meet' },
   { tab: 'delays', name: 'Delays' },
   { tab: 'clock', name: 'Clock' },
 ];
@@ -15,7 +15,7 @@ const TABS: readonly { readonly tab: Tab; readonly name: string }[] = [
 /** Time: sounds that meet themselves late, how late performers hear themselves, and who follows whose clock. */
 @Component({
   selector: 'ft-time-page',
-  imports: [ClockTab, DelaysTab, MeetingsTab, TabBar],
+  imports: [ClockTab, DelaysTab, ParallelPathsTab, TabBar],
   template: `
     <section class="page" aria-label="Time">
       <div class="page-head">
@@ -23,8 +23,8 @@ const TABS: readonly { readonly tab: Tab; readonly name: string }[] = [
         <ft-tab-bar label="Part of the time" [parts]="tabs" [(tab)]="tab" />
       </div>
       @switch (tab()) {
-        @case ('meetings') {
-          <ft-meetings-tab />
+        @case ('parallelPaths') {
+          <ft-parallel-paths-tab />
         }
         @case ('delays') {
           <ft-delays-tab />
@@ -45,5 +45,5 @@ const TABS: readonly { readonly tab: Tab; readonly name: string }[] = [
 })
 export class TimePage {
   protected readonly tabs = TABS;
-  protected readonly tab = signal<Tab>('meetings');
+  protected readonly tab = signal<Tab>('parallelPaths');
 }

@@ -1,17 +1,17 @@
-import { TrackSheet } from '../src/app/track/track-sheet';
+import { InputList } from '../src/app/track/input-list';
 import { draftFeature } from '../src/app/state/draft.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
-let desk: Bench;
-let sheet: Mounted<TrackSheet>;
+let app: Bench;
+let sheet: Mounted<InputList>;
 
 const cell = (row: number, column: number): HTMLTableCellElement =>
   sheet.element.querySelectorAll('tbody tr')[row]!.querySelectorAll('td')[column]!;
 const editor = (): HTMLInputElement | null => sheet.element.querySelector('td input');
 const thread = (index: number): { performer: string; levelDbSpl?: number; pins: object } =>
-  desk.store.selectSignal(studioFeature.selectStudio)()!.sessions[0]!.threads[index]!;
+  app.store.selectSignal(studioFeature.selectStudio)()!.sessions[0]!.threads[index]!;
 
 async function type(text: string): Promise<void> {
   await until(() => editor() === document.activeElement, 'the editor');
@@ -21,9 +21,9 @@ async function type(text: string): Promise<void> {
 }
 
 beforeEach(async () => {
-  desk = bench();
-  await desk.open();
-  sheet = desk.mount(TrackSheet);
+  app = bench();
+  await app.open();
+  sheet = app.mount(InputList);
 });
 afterEach(() => {
   sheet.element.remove();
@@ -55,7 +55,7 @@ describe('the input list', () => {
     await type('Ada Lorne');
     sheet.press(editor()!, 'Enter');
     await until(() => thread(0).performer === 'Ada Lorne');
-    expect(desk.store.selectSignal(draftFeature.selectTexts)()).toEqual({});
+    expect(app.store.selectSignal(draftFeature.selectTexts)()).toEqual({});
   });
 
   it('leaves a cell as it was with Escape', async () => {
@@ -64,7 +64,7 @@ describe('the input list', () => {
     await type('Somebody');
     sheet.press(editor()!, 'Escape');
     expect(thread(0).performer).toBe('Imke Tarrow');
-    expect(desk.store.selectSignal(draftFeature.selectTexts)()).toEqual({});
+    expect(app.store.selectSignal(draftFeature.selectTexts)()).toEqual({});
   });
 
   it('keeps every keystroke while one types', async () => {
@@ -79,12 +79,12 @@ describe('the input list', () => {
     sheet.press(cell(0, 3), 'Enter');
     await type('loud');
     sheet.press(editor()!, 'Enter');
-    const notices = desk.store.selectSignal(studioFeature.selectNotices);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
     expect(notices().at(-1)!.text).toBe(
       '“loud” is not a number. Type one, such as 88. What you typed is kept.',
     );
     expect(thread(0).levelDbSpl).toBe(88);
-    expect(desk.store.selectSignal(draftFeature.selectTexts)()).toEqual({ 'line-1:levelDbSpl': 'loud' });
+    expect(app.store.selectSignal(draftFeature.selectTexts)()).toEqual({ 'line-1:levelDbSpl': 'loud' });
   });
 
   it('unpins with Delete, and pins what the router chose with Space', async () => {
@@ -98,7 +98,7 @@ describe('the input list', () => {
 
   it('throws 48 V with Space, and refuses a gain out of range', async () => {
     const settings = (): Record<string, unknown> =>
-      desk.store.selectSignal(studioFeature.selectFound)()!.scene.settings;
+      app.store.selectSignal(studioFeature.selectFound)()!.scene.settings;
     cell(3, 9).focus();
     sheet.press(cell(3, 9), ' ');
     await until(() => settings()['preamp/phantom/4'] === false);
@@ -106,7 +106,7 @@ describe('the input list', () => {
     sheet.press(cell(0, 8), 'Enter');
     await type('90');
     sheet.press(editor()!, 'Enter');
-    expect(desk.store.selectSignal(studioFeature.selectNotices)().at(-1)!.text).toMatch(
+    expect(app.store.selectSignal(studioFeature.selectNotices)().at(-1)!.text).toMatch(
       /^Gain goes from 10 to 65 dB\./,
     );
     expect(settings()['preamp/gainDb/1']).toBe(44);
@@ -115,7 +115,7 @@ describe('the input list', () => {
   it('removes a line with Ctrl Delete', async () => {
     cell(1, 1).focus();
     sheet.press(cell(1, 1), 'Delete', { ctrlKey: true });
-    await until(() => desk.api.studioNow.sessions[0]!.threads.length === 3);
+    await until(() => app.api.studioNow.sessions[0]!.threads.length === 3);
     await until(() => {
       sheet.fixture.detectChanges();
       return sheet.element.querySelectorAll('tbody tr').length === 3;
@@ -124,7 +124,7 @@ describe('the input list', () => {
 
   it('adds a line typed as its stations', async () => {
     sheet.press(cell(1, 1), 'Delete', { ctrlKey: true });
-    await until(() => desk.api.entries.length === 1);
+    await until(() => app.api.entries.length === 1);
     const field = sheet.element.querySelector<HTMLInputElement>('#new-line')!;
     field.value = 'Drums: broadcast dynamic > preamp 2';
     field.dispatchEvent(new Event('input'));
@@ -133,8 +133,8 @@ describe('the input list', () => {
       return sheet.text().includes('microphone Broadcast dynamic');
     });
     sheet.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
-    await until(() => desk.api.studioNow.sessions[0]!.threads.length === 4);
-    const added = desk.api.studioNow.sessions[0]!.threads.find(({ source }) => source === 'Drums')!;
+    await until(() => app.api.studioNow.sessions[0]!.threads.length === 4);
+    const added = app.api.studioNow.sessions[0]!.threads.find(({ source }) => source === 'Drums')!;
     expect(added).toMatchObject({ number: 5, from: 'actor-mic/out/1', pins: { preamp: 'preamp/channel-2' } });
   });
 });

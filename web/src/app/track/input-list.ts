@@ -40,13 +40,13 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 
 /** The input list: a line a thread, a cell a choice. Keyboard first. */
 @Component({
-  selector: 'ft-track-sheet',
+  selector: 'ft-input-list',
   imports: [AddLine, CellEditor, RouterLink, StatusMark],
-  templateUrl: './track-sheet.html',
-  styleUrl: './track-sheet.scss',
+  templateUrl: './input-list.html',
+  styleUrl: './input-list.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class TrackSheet {
+export class InputList {
   private readonly store = inject(Store);
   private readonly changes = inject(ThreadChanges);
   protected readonly router = inject(SceneRouter);

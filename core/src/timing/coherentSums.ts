@@ -9,7 +9,7 @@ import { addingLanes } from '../levels/sumLanes';
 import type { Session, Thread } from '../session/sessionSchema';
 
 /** What several microphones heard of one sound, where it comes together. */
-export interface SoundMeeting {
+export interface CoherentSum {
   readonly lane: number;
   /** "Wen Askelby, Harp". */
   readonly sound: string;
@@ -75,26 +75,26 @@ const comesApart = (edges: readonly ReadonlySet<number>[], one: number, other: n
  * together from such a place, that is not another one. The level of spill is not known: each is taken at
  * the level its line says.
  */
-export function soundMeetings(
+export function coherentSums(
   session: Session,
   graph: SignalGraph,
   field: LevelField,
-): readonly SoundMeeting[] {
+): readonly CoherentSum[] {
   const heard = heardBy(session, field, graph.sampleRateHz);
   const known = new Set<string>();
-  return addingLanes(graph, field).flatMap((lane): readonly SoundMeeting[] => {
+  return addingLanes(graph, field).flatMap((lane): readonly CoherentSum[] => {
     const before = edgesInto(graph, lane).map(
       ({ from }) => new Set(arrivalsAt(field, from).map(({ source }) => source)),
     );
     const id = graph.lanes[lane]?.id ?? '';
     const port = id.slice(0, id.lastIndexOf('/'));
-    return [...bySound(arrivalsAt(field, lane), heard)].flatMap(([key, own]): readonly SoundMeeting[] => {
+    return [...bySound(arrivalsAt(field, lane), heard)].flatMap(([key, own]): readonly CoherentSum[] => {
       const meetHere = [...own.keys()].some((a) =>
         [...own.keys()].some((b) => a !== b && comesApart(before, a, b) && comesApart(before, b, a)),
       );
       if (!meetHere || known.has(`${key} ${port}`)) return [];
       known.add(`${key} ${port}`);
-      const ways = [...own].flatMap(([source, arrival]): SoundMeeting['ways'] => {
+      const ways = [...own].flatMap(([source, arrival]): CoherentSum['ways'] => {
         const from = heard[source];
         if (from === undefined) return [];
         const { thread, nominal, moreSamples } = from;

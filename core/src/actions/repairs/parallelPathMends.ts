@@ -43,16 +43,16 @@ function onTheWay(bench: Bench, downstream: ReadonlySet<number>, last: number): 
 export function turnPolarity(bench: Bench, finding: Finding): readonly Repair[] {
   const { context } = bench;
   const { graph, field, scene } = context;
-  const meeting = field.meetings.find(({ lane, source }) => {
+  const parallel = field.parallelPaths.find(({ lane, source }) => {
     const of = sourceRef(context, field.sources[source]);
     return (
       finding.at.some(({ id }) => id === of.id) && finding.at.some(({ id }) => id === graph.lanes[lane]?.id)
     );
   });
-  const source = field.sources[meeting?.source ?? -1];
-  if (meeting === undefined || source === undefined) return [];
+  const source = field.sources[parallel?.source ?? -1];
+  if (parallel === undefined || source === undefined) return [];
   const downstream = reach(graph, [source.lane], 'from');
-  const ways = meeting.ways.map(({ edge }) => onTheWay(bench, downstream, edge));
+  const ways = parallel.ways.map(({ edge }) => onTheWay(bench, downstream, edge));
   const own = new Map(ways.flat().map((each) => [each.key, each]));
   return [...own.values()]
     .filter(({ key }) => !ways.every((way) => way.some((each) => each.key === key)))

@@ -10,7 +10,7 @@ import type { Session } from '../session/sessionSchema';
 type HardwareSlot = Extract<Slot, { kind: 'hardware' }>;
 
 /** One side of a hardware insert: out of the host, through the outboard, and back. */
-export interface InsertTrip {
+export interface InsertRoundTrip {
   readonly track: Track;
   /** Slot, counted from 1, and side of the track. */
   readonly slot: number;
@@ -25,10 +25,10 @@ export interface InsertTrip {
   readonly delaySamples: number;
 }
 
-function tripsOf(graph: SignalGraph, host: string, track: Track): readonly InsertTrip[] {
+function tripsOf(graph: SignalGraph, host: string, track: Track): readonly InsertRoundTrip[] {
   return track.inserts.flatMap((slot, at) => {
     if (slot?.kind !== 'hardware') return [];
-    return Array.from({ length: track.width }, (_, side): readonly InsertTrip[] => {
+    return Array.from({ length: track.width }, (_, side): readonly InsertRoundTrip[] => {
       const send = laneIdOf(host, 'output', slot.send + side);
       const back = laneIdOf(host, 'input', slot.return + side);
       const [from, to] = [graph.laneIndex.get(send), graph.laneIndex.get(back)];
@@ -48,7 +48,7 @@ function tripsOf(graph: SignalGraph, host: string, track: Track): readonly Inser
 }
 
 /** Every hardware insert of the session's tracks, side by side. Nothing without a host. */
-export function insertTrips(rig: Rig, session: Session, graph: SignalGraph): readonly InsertTrip[] {
+export function insertRoundTrips(rig: Rig, session: Session, graph: SignalGraph): readonly InsertRoundTrip[] {
   const host = hostOf(rig.devices, session);
   return host === undefined ? [] : session.tracks.flatMap((track) => tripsOf(graph, host.id, track));
 }

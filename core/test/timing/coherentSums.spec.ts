@@ -1,5 +1,5 @@
 import { timeView } from '@ft/core/views/time/timeView';
-import { soundOf } from '@ft/core/timing/soundMeetings';
+import { soundOf } from '@ft/core/timing/coherentSums';
 import { dawParts, track } from '../checks/examples/example';
 import type { Parts } from '../fixtures/studioOf';
 import { contextOf, studioOf } from '../fixtures/studioOf';
@@ -30,7 +30,7 @@ const pair = (close: Partial<Line>, distant: Partial<Line>): Parts => ({
 });
 
 const microphones = (parts: Parts) =>
-  timeView(contextOf(studioOf(parts))).meetings.filter(({ of }) => of === 'microphones');
+  timeView(contextOf(studioOf(parts))).parallelPaths.filter(({ of }) => of === 'microphones');
 
 describe('a close and a distant microphone of one sound', () => {
   // Inverse distance: three times as far is 9.54 dB softer; 1/3 of the voltage dips 3.52 dB and lifts 2.50.

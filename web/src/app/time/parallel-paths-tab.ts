@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { Data, Layout } from 'plotly.js';
-import type { MeetingView } from '@ft/core/views/time/meetingViews';
+import type { ParallelPathsView } from '@ft/core/views/time/parallelPathViews';
 import { formatFrequency, formatGain, formatMs, formatSamples } from '@ft/core/units/format';
 import { Chart, themeColour } from '../charts/chart';
 import { asked } from '../state/asked';
@@ -9,30 +9,30 @@ import { PlanActions } from '../state/plan.feature';
 
 /** Sounds that reach one place by several ways, and the response of their sum. */
 @Component({
-  selector: 'ft-meetings-tab',
+  selector: 'ft-parallel-paths-tab',
   imports: [Chart],
-  templateUrl: './meetings-tab.html',
+  templateUrl: './parallel-paths-tab.html',
   styleUrl: '../levels/two-columns.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class MeetingsTab {
+export class ParallelPathsTab {
   private readonly store = inject(Store);
   private readonly asking = signal(true);
   private readonly time = asked(this.asking, (api) => api.time());
   private readonly chosen = signal<string | undefined>(undefined);
   protected readonly known = computed(() => this.time() !== undefined);
-  protected readonly meetings = computed(() => this.time()?.meetings ?? []);
-  protected readonly meeting = computed(
-    () => this.meetings().find(({ key }) => key === this.chosen()) ?? this.meetings()[0],
+  protected readonly parallelPaths = computed(() => this.time()?.parallelPaths ?? []);
+  protected readonly parallel = computed(
+    () => this.parallelPaths().find(({ key }) => key === this.chosen()) ?? this.parallelPaths()[0],
   );
   protected readonly make = computed(() => {
-    const meeting = this.meeting();
+    const parallel = this.parallel();
     return (): { data: Data[]; layout: Partial<Layout> } => ({
       data: [
         {
           ...{ type: 'scatter', mode: 'lines', name: 'sum over the strongest way' },
-          x: meeting?.response.map(({ hz }) => hz) ?? [],
-          y: meeting?.response.map(({ db }) => db) ?? [],
+          x: parallel?.response.map(({ hz }) => hz) ?? [],
+          y: parallel?.response.map(({ db }) => db) ?? [],
           hovertemplate: '%{y:.1f} dB<extra></extra>',
           line: { color: themeColour('nominal'), width: 2 },
         },
@@ -55,12 +55,12 @@ export class MeetingsTab {
   protected readonly ms = formatMs;
   protected readonly samples = formatSamples;
 
-  protected notches({ notchesHz }: MeetingView): string {
+  protected notches({ notchesHz }: ParallelPathsView): string {
     return notchesHz.map(formatFrequency).join(', ');
   }
 
-  protected select(meeting: MeetingView): void {
-    this.chosen.set(meeting.key);
-    this.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: meeting.lane }, quietly: true }));
+  protected select(parallel: ParallelPathsView): void {
+    this.chosen.set(parallel.key);
+    this.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: parallel.lane }, quietly: true }));
   }
 }

@@ -1,6 +1,6 @@
 import type { WorkedScene } from '../../scene/workedScene';
 import { deepestComb } from '../../scene/deepestComb';
-import { worstMeetings } from '../../scene/meetingsByPort';
+import { worstParallelPaths } from '../../scene/parallelPathsByPort';
 import { entityName, namingOf } from '../../words/naming';
 import { threadName } from '../../session/threadName';
 import { laneIdAt, sourceRef } from '../../scene/places';
@@ -8,11 +8,11 @@ import type { Arrival } from '../../levels/arrival';
 import type { LaneId } from '../../rig/ids';
 import type { Comb } from '../../timing/comb';
 import { logFrequenciesHz, responseDb } from '../../timing/response';
-import { soundMeetings } from '../../timing/soundMeetings';
+import { coherentSums } from '../../timing/coherentSums';
 import { msFromSamples } from '../../units/duration';
 
 /** Two ways of one sound that come together, and what they make of it. */
-export interface MeetingView {
+export interface ParallelPathsView {
   readonly key: string;
   readonly lane: LaneId;
   readonly source: string;
@@ -45,7 +45,7 @@ function figuresOf(
   ways: readonly { readonly through: string; readonly arrival: Arrival }[],
   { notchesHz }: Comb,
   sampleRateHz: number,
-): Pick<MeetingView, 'ways' | 'notchesHz' | 'dipDb' | 'peakDb' | 'response'> {
+): Pick<ParallelPathsView, 'ways' | 'notchesHz' | 'dipDb' | 'peakDb' | 'response'> {
   const arrivals = ways.map(({ arrival }) => arrival);
   const strongest = arrivals.reduce((a, b) => (b.gainDb > a.gainDb ? b : a));
   const response = logFrequenciesHz(POINTS).map((hz) => ({
@@ -74,21 +74,21 @@ function figuresOf(
 }
 
 /** Ways of one source through the rig that come together, the deepest comb of each bus. */
-function waysThatMeet(context: WorkedScene): readonly MeetingView[] {
+function waysThatMeet(context: WorkedScene): readonly ParallelPathsView[] {
   const { graph, field, rig, session } = context;
   const naming = namingOf(rig, session, graph);
   const rate = session.sampleRateHz;
-  return worstMeetings(context, (meeting) => {
-    const deepest = deepestComb(meeting, rate);
+  return worstParallelPaths(context, (parallel) => {
+    const deepest = deepestComb(parallel, rate);
     return deepest === undefined ? undefined : { ...deepest, worth: -deepest.comb.dipDb };
-  }).map(({ meeting, lane, judged: { comb } }) => {
-    const source = entityName(naming, sourceRef(context, field.sources[meeting.source]));
+  }).map(({ parallel, lane, judged: { comb } }) => {
+    const source = entityName(naming, sourceRef(context, field.sources[parallel.source]));
     const id = laneIdAt(context, lane);
     const through = (edge: number): string => graph.lanes[graph.edges[edge]?.from ?? -1]?.name ?? 'here';
     return {
       ...{ key: `${source} ${id}`, lane: id, source, place: graph.lanes[lane]?.name ?? id, of: 'ways' },
       ...figuresOf(
-        meeting.ways.map(({ edge, arrival }) => ({ through: through(edge), arrival })),
+        parallel.ways.map(({ edge, arrival }) => ({ through: through(edge), arrival })),
         comb,
         rate,
       ),
@@ -97,29 +97,31 @@ function waysThatMeet(context: WorkedScene): readonly MeetingView[] {
 }
 
 /** Close and distant microphones of one sound, where they come together. */
-function microphonesThatMeet(context: WorkedScene): readonly MeetingView[] {
+function microphonesThatMeet(context: WorkedScene): readonly ParallelPathsView[] {
   const { graph, field, session } = context;
   const rate = session.sampleRateHz;
-  return soundMeetings(session, graph, field).flatMap(({ lane, sound, ways }): readonly MeetingView[] => {
-    const deepest = deepestComb({ ways }, rate);
-    if (deepest === undefined) return [];
-    const id = laneIdAt(context, lane);
-    return [
-      {
-        ...{ key: `microphones ${sound} ${id}`, lane: id, source: sound, of: 'microphones' },
-        place: graph.lanes[lane]?.name ?? id,
-        ...figuresOf(
-          ways.map(({ thread, arrival }) => ({ through: threadName(thread), arrival })),
-          deepest.comb,
-          rate,
-        ),
-      },
-    ];
-  });
+  return coherentSums(session, graph, field).flatMap(
+    ({ lane, sound, ways }): readonly ParallelPathsView[] => {
+      const deepest = deepestComb({ ways }, rate);
+      if (deepest === undefined) return [];
+      const id = laneIdAt(context, lane);
+      return [
+        {
+          ...{ key: `microphones ${sound} ${id}`, lane: id, source: sound, of: 'microphones' },
+          place: graph.lanes[lane]?.name ?? id,
+          ...figuresOf(
+            ways.map(({ thread, arrival }) => ({ through: threadName(thread), arrival })),
+            deepest.comb,
+            rate,
+          ),
+        },
+      ];
+    },
+  );
 }
 
 /** Everything that meets a later copy of itself. */
-export const meetingViews = (context: WorkedScene): readonly MeetingView[] => [
+export const parallelPathViews = (context: WorkedScene): readonly ParallelPathsView[] => [
   ...waysThatMeet(context),
   ...microphonesThatMeet(context),
 ];
