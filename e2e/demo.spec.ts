@@ -67,15 +67,15 @@ test('a line is added by typing its stations, and removed again by undo', async 
   await (await cell(page, 3, 'Performer')).click();
   await page.keyboard.press('Control+Delete');
   await expect(lineOf(page, 'Odile Marrable')).toHaveCount(0);
-  await page.getByLabel('Add a line').fill('Drums: long ribbon > preamp 3');
+  await page.getByLabel('Add a line').fill('Kettle: long ribbon > preamp 3');
   await expect(page.getByText('Long ribbon')).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(lineOf(page, 'Drums')).toContainText('routed');
+  await expect(lineOf(page, 'Kettle')).toContainText('routed');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(lineOf(page, 'Drums')).toHaveCount(0);
-  await expect(page.getByText(/Undo: Add line \d+ Drums/)).toBeVisible();
+  await expect(lineOf(page, 'Kettle')).toHaveCount(0);
+  await expect(page.getByText(/Undo: Add line \d+ Kettle/)).toBeVisible();
   await page.getByRole('button', { name: 'Redo' }).click();
-  await expect(lineOf(page, 'Drums')).toBeVisible();
+  await expect(lineOf(page, 'Kettle')).toBeVisible();
 });
 
 test('a thread that cannot be routed says why', async ({ page }) => {
