@@ -1,5 +1,5 @@
 import { arrivalsAt, bySource, togetherDb } from '../levels/laneSum';
-import { maxLevel } from '../levels/maxLevel';
+import { clipLevel } from '../scene/clipLevel';
 import type { WorkedScene } from '../scene/workedScene';
 import { peakOnSineScale } from '../units/analogueLevel';
 import { TOLERANCE } from '../units/tolerance';
@@ -13,24 +13,17 @@ export interface SoundOver {
   readonly max: number;
 }
 
-/** Inside the host levels are floating point: a bus over full scale that comes down before its output is whole. */
-function isFloating({ graph, devices }: WorkedScene, lane: number): boolean {
-  const at = graph.lanes[lane];
-  return at?.face === 'inside' && devices.get(at.device)?.type === 'dawHost';
-}
-
 /**
  * Of every sound the first place, in signal order, where its own peak passes what a connector, bus or converter takes.
  * What comes after it is over because of it. Sums of several sounds are judged as sums.
  */
 export function soundsOver(context: WorkedScene): readonly SoundOver[] {
-  const { graph, field } = context;
+  const { field } = context;
   const found = new Map<number, SoundOver>();
   for (const index of field.order.lanes) {
-    const lane = graph.lanes[index];
     const arrivals = arrivalsAt(field, index);
-    const max = lane && arrivals.length > 0 ? maxLevel(lane) : undefined;
-    if (max === undefined || isFloating(context, index)) continue;
+    const max = arrivals.length > 0 ? clipLevel(context, index) : undefined;
+    if (max === undefined) continue;
     for (const [source, ways] of bySource(arrivals)) {
       const { nominal, crestDb } = field.sources[source] ?? {};
       if (nominal === undefined || crestDb === undefined || found.has(source)) continue;

@@ -1,6 +1,6 @@
 import { laneSum } from '../../levels/laneSum';
 import type { LaneSum } from '../../levels/laneSum';
-import { maxLevel } from '../../levels/maxLevel';
+import { clipLevel } from '../../scene/clipLevel';
 import { addingLanes, isSum } from '../../levels/sumLanes';
 import type { Lane } from '../../graph/signalGraph';
 import { edgesFrom } from '../../graph/walk';
@@ -17,15 +17,16 @@ interface Over {
 }
 
 /**
- * Where a sum goes over first: at itself, or, as points inside a device often have no maximum of their own,
- * at the first places downstream that have one. Nothing else is added on the way there.
+ * Where a sum goes over first: at itself, or, as points inside a device or a floating-point host have no maximum of
+ * their own, at the first places downstream that have one. Nothing else is added on the way there.
  */
-function overFrom({ graph, field }: WorkedScene, start: number): Over | undefined {
+function overFrom(context: WorkedScene, start: number): Over | undefined {
+  const { graph, field } = context;
   const ahead = new Set([start]);
   for (const at of ahead) {
     const lane = graph.lanes[at];
     if (lane === undefined || (at !== start && isSum(graph, field, at))) continue;
-    const max = maxLevel(lane);
+    const max = clipLevel(context, at);
     if (max === undefined) {
       for (const { to } of edgesFrom(graph, at)) ahead.add(to);
       continue;

@@ -89,7 +89,7 @@ export const LEVEL_EXAMPLES: Examples<
     nearMiss: player('balanced line'),
     at: ['lane:player/out-1/1', 'lane:opto/in-1/1'],
   },
-  'summing-headroom': { trips: summed(0), nearMiss: summed(-3), at: ['lane:daw/output/1'] },
+  'summing-headroom': { trips: summed(0), nearMiss: summed(-3), at: ['lane:daw/stream-out/1'] },
   polarity: {
     trips: twice({ 'preamp/invert/2': true }),
     nearMiss: twice({ 'preamp/invert/1': true, 'preamp/invert/2': true }),
