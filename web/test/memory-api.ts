@@ -1,6 +1,6 @@
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import type { Observable } from 'rxjs';
-import { defer, from, of, throwError } from 'rxjs';
+import { defer, from, of, switchMap, throwError } from 'rxjs';
 import type { HttpEvent } from '@angular/common/http';
 import { HttpErrorResponse, HttpHeaders, HttpResponse } from '@angular/common/http';
 import type { EntryMessage, HistoryPage, StudioAt, StudioSummary, UndoState } from '@ft/contract/api';
@@ -174,11 +174,11 @@ export class MemoryApi implements Used {
   }
 
   private answered(answer: Promise<Answer>): Observable<EntryMessage> {
-    return from(
-      answer.then((made): EntryMessage => {
-        if (made.ok) return entrySchema.parse(JSON.parse(entryJson(made.entry, made.undo)));
+    return from(answer).pipe(
+      switchMap((made): Observable<EntryMessage> => {
+        if (made.ok) return of(entrySchema.parse(JSON.parse(entryJson(made.entry, made.undo))));
         const { status, code, message } = answerFailure(made);
-        throw new HttpErrorResponse({ status, error: { code, message } });
+        return refuse(status, code, message);
       }),
     );
   }

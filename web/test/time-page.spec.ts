@@ -102,7 +102,7 @@ describe('the clock', () => {
   });
 
   it('plans automation on another console, which timecode does not reach', async () => {
-    change(select('automated'), 'kiln-app');
+    change(select('automated'), 'kiln-desk');
     await until(() => rules().includes('timecode-missing'), 'the finding');
   });
 });
