@@ -20,7 +20,8 @@ const STAGES = [
 
 /** Everything in the first theme; in the other the colours, since nothing else differs. */
 async function faultsOf(page: Page, theme: string): Promise<readonly string[]> {
-  const axe = new AxeBuilder({ page });
+  // Only what is wrong is asked for: listing all that is right takes longer than finding out.
+  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
   const { violations } = await (
     theme === 'dim'
       ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])

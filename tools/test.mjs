@@ -63,17 +63,13 @@ const PACKAGES = [
   { command: 'pdftotext', name: 'poppler-utils' },
 ];
 
-/** Everything that can be told of the sources without running them. Two things at a time, for two cores. */
+/** Types and format. The core on its own has neither Node nor a DOM to lean on; the build checks the web application. */
 async function checkSources() {
-  await Promise.all([check('lint', bin('eslint'), ['.']), buildWeb()]);
-  await Promise.all([
-    check('format', bin('prettier'), ['--check', '.']),
-    (async () => {
-      // The core on its own has neither Node nor a DOM to lean on. The web application is checked by its build.
-      for (const project of ['core', 'tsconfig.node.json', 'web/tsconfig.spec.json']) await types(project);
-    })(),
-  ]);
+  for (const project of ['core', 'tsconfig.node.json', 'web/tsconfig.spec.json']) await types(project);
+  await check('format', bin('prettier'), ['--check', '.']);
 }
+
+const lint = () => check('lint', bin('eslint'), ['.']);
 
 /** The browser tests of those names; all where none is given. */
 const browserFiles = (only) =>
@@ -89,13 +85,20 @@ const { native } = await ensureModules();
 rmSync(join(ROOT, RESULTS), { recursive: true, force: true });
 mkdirSync(join(ROOT, RESULTS));
 await buildServer();
-if (only.length === 0) await checkSources();
-await Promise.all([debian, native]);
-await unitTests(only);
 const files = browserFiles(only);
-if (only.length === 0 || files.length > 0) {
-  await buildWeb();
-  await browserTests(files);
+// Two things at a time, for two cores; browser tests mostly wait, so the linter works beside them.
+if (only.length === 0) {
+  await Promise.all([checkSources(), buildWeb()]);
+  await Promise.all([debian, native]);
+  await unitTests(only);
+  await Promise.all([browserTests(files), lint()]);
+} else {
+  await Promise.all([debian, native]);
+  await unitTests(only);
+  if (files.length > 0) {
+    await buildWeb();
+    await browserTests(files);
+  }
 }
 console.log(`\nTook ${((Date.now() - started) / 60_000).toFixed(1)} minutes.`);
 console.log(`${total.passed} passed, ${total.failed} failed`);
