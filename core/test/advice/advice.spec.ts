@@ -119,6 +119,52 @@ describe('the best reference level of a round trip', () => {
   });
 });
 
+describe('the reference of a trip through an unbalanced unit', () => {
+  /** A unit of unbalanced connectors, then an amplifier with a noise of its own at its input. */
+  const scene = contextOf(
+    studioOf(
+      dawParts([track('narr', { crestDb: 14, inserts: [hardwareSlot(1, 1, { delaySamples: 150 })] })], {
+        devices: [
+          {
+            ...{ id: 'tape', type: 'customUnit' },
+            params: {
+              ports: [
+                { key: 'in', name: 'in', direction: 'in', connector: 'ts', impedanceOhm: 1e9, maxDbu: 10 },
+                { key: 'out', name: 'out', direction: 'out', connector: 'ts', impedanceOhm: 1, maxDbu: 60 },
+              ],
+              routes: [{ from: 'in', to: 'out' }],
+            },
+          },
+          {
+            ...{ id: 'amp', type: 'micPreamp' },
+            params: { channels: 1, minGainDb: 0, inputOhm: 1e9, maxInputDbu: 60, einDbu: -100, outputOhm: 1 },
+          },
+        ],
+        wires: [
+          ['converter/line-out-1/1', 'tape/in/1'],
+          ['tape/out/1', 'amp/mic-1/1'],
+          ['amp/out-1/1', 'converter/line-in-1/1'],
+        ],
+        settings: { 'amp/gainDb/1': 0 },
+      }),
+    ),
+  );
+  const advice = referenceOfTrip(scene);
+
+  it('counts that it takes one leg alone', () => {
+    // +16.02 dBu full scale is +10 dBu at its input: 20·log10(1/2) lower.
+    const at13 = advice.choices.find(({ referenceDbu }) => referenceDbu === 13)!;
+    expect(at13.headroomDb).toBeCloseTo(10 - (13 + 20 * Math.log10(1 / 2)), 3);
+  });
+
+  it('counts the noise at the input of what comes after it', () => {
+    const thermal = 20 * Math.log10(Math.sqrt(4 * 1.380649e-23 * 293.15 * 150 * 20_000) / Math.sqrt(0.6));
+    const own = 10 * Math.log10(10 ** -10 - 10 ** (thermal / 10));
+    const at13 = advice.choices.find(({ referenceDbu }) => referenceDbu === 13)!;
+    expect(at13.noiseDbfs).toBeCloseTo(own - 13, 2);
+  });
+});
+
 describe('the trims of an insert', () => {
   it('put its unit at its sweet level and take it off again', () => {
     const context = insert(24);

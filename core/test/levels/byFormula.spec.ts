@@ -159,6 +159,25 @@ describe('the noise of an amplifier by its EIN', () => {
   });
 });
 
+describe('the noise of a microphone', () => {
+  const gaps = (params: object): readonly string[] =>
+    context({
+      devices: [
+        { id: 'mic', type: 'microphone', params: { principle: 'dynamic', sensitivityMvPerPa: 2, ...params } },
+        { id: 'preamp', type: 'micPreamp', params: { channels: 1 } },
+      ],
+      wires: [['mic/out/1', 'preamp/mic-1/1']],
+      threads: [{ from: 'mic/out/1', purpose: 'feed', to: 'preamp/mic-1/1', levelDbSpl: 94, crestDb: 10 }],
+    }).threads[0]!.ladder.gaps.map(({ code }) => code);
+
+  it('says that it is weighted, as it usually is, where it is summed with what is not', () => {
+    expect(gaps({ selfNoiseDbSpl: 14 })).toContain('noise-weighted');
+    expect(gaps({ selfNoiseDbSpl: 14, selfNoiseWeighting: 'unweighted' })).not.toContain('noise-weighted');
+    // The noise of its impedance alone is a physical figure, unweighted.
+    expect(gaps({})).not.toContain('noise-weighted');
+  });
+});
+
 describe('a DI box', () => {
   const di = (params: Record<string, unknown>, micOhm = 1500): WorkedScene =>
     context({
