@@ -63,11 +63,12 @@ const PACKAGES = [
   { command: 'pdftotext', name: 'poppler-utils' },
 ];
 
-/** Types and format. The core on its own has neither Node nor a DOM to lean on; the build checks the web application. */
-async function checkSources() {
+/** The core on its own has neither Node nor a DOM to lean on; the build checks the web application. */
+async function checkTypes() {
   for (const project of ['core', 'tsconfig.node.json', 'web/tsconfig.spec.json']) await types(project);
-  await check('format', bin('prettier'), ['--check', '.']);
 }
+
+const format = () => check('format', bin('prettier'), ['--check', '.']);
 
 const lint = () => check('lint', bin('eslint'), ['.']);
 
@@ -88,7 +89,7 @@ await buildServer();
 const files = browserFiles(only);
 // Two things at a time, for two cores; browser tests mostly wait, so the linter works beside them.
 if (only.length === 0) {
-  await Promise.all([checkSources(), buildWeb()]);
+  await Promise.all([checkTypes(), buildWeb().then(format)]);
   await Promise.all([debian, native]);
   await unitTests(only);
   await Promise.all([browserTests(files), lint()]);

@@ -17,7 +17,7 @@ beforeAll(async () => {
 });
 
 /** Rigs where a thread once was shown on the input of another, or a side of a wide one away from its other side. */
-const KEPT = [72, 74, 136, 171, 189, 190, 199, 342, 428, 807];
+const KEPT = [72, 74, 136, 171, 189, 190, 199, 342, 428, 807].slice(0, seedCount(3, 10));
 
 describe('threads that could end in several places', () => {
   it.each(KEPT)('rig %d: run as they were routed, each to its own end', (seed) => {
