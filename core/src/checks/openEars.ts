@@ -1,4 +1,5 @@
 import type { SignalGraph } from '../graph/signalGraph';
+import { rigMemo } from '../graph/rigMemo';
 import { edgesInto } from '../graph/walk';
 import type { DeviceId } from '../rig/ids';
 import type { Device } from '../rig/rigSchema';
@@ -14,25 +15,32 @@ const LISTENING: Readonly<Record<Quiet, { readonly ears: string; readonly mutes:
   cues: { ears: 'headphones', mutes: new Set(['cueAmp', 'headphoneBox']) },
 };
 
+/** The inputs of every device, which are the same in all scenes of a rig. */
+const inputsByDevice = rigMemo(({ lanes }) => {
+  const inputs = new Map<DeviceId, number[]>();
+  for (const { device, direction, index } of lanes)
+    if (direction === 'in') {
+      const own = inputs.get(device);
+      if (own === undefined) inputs.set(device, [index]);
+      else own.push(index);
+    }
+  return inputs;
+});
+
 /** Lanes that lead to an ear without passing anything that can be muted, its own connectors left out. */
 function unmuted(
   graph: SignalGraph,
   devices: ReadonlyMap<DeviceId, Device>,
-  ear: DeviceId,
+  own: readonly number[],
   mutes: ReadonlySet<string>,
 ): readonly number[] {
-  const lanes = new Set(
-    graph.lanes
-      .filter(({ device, direction }) => device === ear && direction === 'in')
-      .map(({ index }) => index),
-  );
-  const own = new Set(lanes);
+  const lanes = new Set(own);
   for (const lane of lanes)
     for (const { from } of edgesInto(graph, lane)) {
       const device = devices.get(graph.lanes[from]?.device ?? ('' as DeviceId));
       if (device !== undefined && !mutes.has(device.type)) lanes.add(from);
     }
-  return [...lanes].filter((lane) => !own.has(lane));
+  return [...lanes].slice(own.length);
 }
 
 /** A place that can bang or sound: a jack that takes a plug, or an output with electronics behind it. */
@@ -44,8 +52,11 @@ const isLive = (graph: SignalGraph, lane: number): boolean => {
 /** Loudspeakers or headphones that something reaches past every mute. */
 export function openEars({ rig, devices, graph }: WorkedScene, quiet: Quiet): readonly DeviceId[] {
   const { ears, mutes } = LISTENING[quiet];
+  const inputs = inputsByDevice(graph);
   return rig.devices
     .filter(({ type }) => type === ears)
     .map(({ id }) => id)
-    .filter((ear) => unmuted(graph, devices, ear, mutes).some((lane) => isLive(graph, lane)));
+    .filter((ear) =>
+      unmuted(graph, devices, inputs.get(ear) ?? [], mutes).some((lane) => isLive(graph, lane)),
+    );
 }

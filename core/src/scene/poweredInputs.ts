@@ -18,11 +18,20 @@ const feedableLanes = rigMemo(({ lanes }) =>
   lanes.filter(({ input }) => input?.phantom !== undefined).map(({ index }) => index),
 );
 
+/** Several rules ask for the same inputs of one scene. */
+const known = new WeakMap<WorkedScene, readonly PowerInput[]>();
+
 /**
  * The inputs that can give 48 V, and whether they do in the scene. The switch acts on the connector: a console channel
  * that listens to its line input still feeds its microphone line.
  */
-export function powerInputs({ graph, scene }: WorkedScene): readonly PowerInput[] {
+export function powerInputs(context: WorkedScene): readonly PowerInput[] {
+  const found = known.get(context) ?? feedable(context);
+  known.set(context, found);
+  return found;
+}
+
+function feedable({ graph, scene }: WorkedScene): readonly PowerInput[] {
   return feedableLanes(graph).flatMap((index): PowerInput[] => {
     const lane = graph.lanes[index];
     const knob = lane?.input?.phantom;

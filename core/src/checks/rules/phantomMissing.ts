@@ -18,18 +18,18 @@ const needy = ({ lanes }: SignalGraph, { start, path }: PlannedThread): readonly
 function suppliers(
   { graph }: WorkedScene,
   output: Lane,
-  inputs: readonly PowerInput[],
+  inputs: ReadonlyMap<number, PowerInput>,
 ): { readonly isConnected: boolean; readonly inputs: readonly PowerInput[] } {
   const line = reach(graph, [output.index], 'from', 'power');
   const isConnected = [...line].some((lane) => graph.lanes[lane]?.input !== undefined);
-  return { isConnected, inputs: inputs.filter(({ lane }) => line.has(lane.index)) };
+  return { isConnected, inputs: [...line].flatMap((lane) => inputs.get(lane) ?? []) };
 }
 
 function run(context: WorkedScene): readonly Finding[] {
   const users = new Map<Lane, PlannedThread[]>();
   for (const planned of context.threads)
     for (const lane of needy(context.graph, planned)) users.set(lane, [...(users.get(lane) ?? []), planned]);
-  const all = users.size === 0 ? [] : powerInputs(context);
+  const all = new Map(powerInputs(context).map((input) => [input.lane.index, input]));
   return [...users].flatMap(([lane, threads]): readonly Finding[] => {
     const { isConnected, inputs } = suppliers(context, lane, all);
     if (!isConnected || inputs.some(({ isOn }) => isOn)) return [];
