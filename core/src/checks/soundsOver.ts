@@ -1,5 +1,5 @@
 import type { Arrival } from '../levels/arrival';
-import { bySource, togetherDb } from '../levels/laneSum';
+import { arrivalsAt, bySource, togetherDb } from '../levels/laneSum';
 import { clipLevel } from '../scene/clipLevel';
 import type { WorkedScene } from '../scene/workedScene';
 import { peakOnSineScale } from '../units/analogueLevel';
@@ -40,6 +40,20 @@ function mayBeOver(
   return may;
 }
 
+/** The places where something may be over, in signal order: few of all lanes, so they are sorted at the end. */
+function candidates(context: WorkedScene, peaks: Float64Array): readonly number[] {
+  const { field } = context;
+  const ways = new Uint16Array(peaks.length);
+  const found: number[] = [];
+  field.arrivals.forEach((arrivals, index) => {
+    if (arrivals === undefined) return;
+    const max = clipLevel(context, index);
+    if (max !== undefined && mayBeOver(arrivals, peaks, max, ways)) found.push(index);
+  });
+  const { position } = field.order;
+  return found.sort((a, b) => (position[a] ?? 0) - (position[b] ?? 0));
+}
+
 /**
  * Of every sound the first place, in signal order, where its own peak passes what a connector, bus or converter takes.
  * What comes after it is over because of it. Sums of several sounds are judged as sums.
@@ -47,17 +61,14 @@ function mayBeOver(
 export function soundsOver(context: WorkedScene): readonly SoundOver[] {
   const { field } = context;
   const peaks = startPeaks(context);
-  const counted = new Uint16Array(peaks.length);
   const found = new Map<number, SoundOver>();
-  for (const index of field.order.lanes) {
-    const arrivals = field.arrivals[index];
-    const max = arrivals === undefined ? undefined : clipLevel(context, index);
-    if (arrivals === undefined || max === undefined || !mayBeOver(arrivals, peaks, max, counted)) continue;
-    for (const [source, ways] of bySource(arrivals)) {
+  for (const lane of candidates(context, peaks)) {
+    const max = clipLevel(context, lane) ?? Infinity;
+    for (const [source, ways] of bySource(arrivalsAt(field, lane))) {
       const start = peaks[source] ?? -Infinity;
       if (start === -Infinity || found.has(source)) continue;
       const peak = start + togetherDb(ways, field.sampleRateHz).power;
-      if (peak - max > TOLERANCE.levelDb) found.set(source, { source, lane: index, peak, max });
+      if (peak - max > TOLERANCE.levelDb) found.set(source, { source, lane, peak, max });
     }
   }
   return [...found.values()];

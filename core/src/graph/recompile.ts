@@ -149,11 +149,11 @@ class Step {
         const edge = this.mended(bare);
         const old = was.get(cord.id);
         was.delete(cord.id);
-        const isSame = sameValue(old, edge);
-        if (isSame && old !== undefined && old.index !== edge.index)
-          this.renumbered.set(old.index, edge.index);
+        // Its number aside: pulling one cord gives all later ones another.
+        const isSame = old !== undefined && sameValue({ ...old, index: edge.index }, edge);
+        if (isSame && old.index !== edge.index) this.renumbered.set(old.index, edge.index);
         if (!isSame) for (const each of [old, edge]) if (each !== undefined) this.touch(each);
-        this.edges.push(isSame && old?.index === edge.index ? old : edge);
+        this.edges.push(isSame && old.index === edge.index ? old : edge);
       }
     for (const gone of was.values()) this.touch(gone);
     this.rejoined = true;

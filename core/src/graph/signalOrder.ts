@@ -3,6 +3,8 @@ import type { SignalGraph } from './signalGraph';
 /** Lanes in an order in which a signal reaches them, and the edges that run against it: those that close loops. */
 export interface SignalOrder {
   readonly lanes: Int32Array;
+  /** By lane its place in that order. */
+  readonly position: Int32Array;
   /** Indices of conducting edges that lead back to a lane their signal has passed. */
   readonly loopEdges: ReadonlySet<number>;
 }
@@ -43,7 +45,7 @@ export function signalOrder(graph: SignalGraph): SignalOrder {
       }
     }
   }
-  return { lanes, loopEdges: edgesAgainst(graph, position) };
+  return { lanes, position, loopEdges: edgesAgainst(graph, position) };
 }
 
 function edgesAgainst({ edges }: SignalGraph, position: Int32Array): ReadonlySet<number> {

@@ -6,46 +6,52 @@ import { settingKeyOf } from '../rig/settings';
 import type { EntityRef } from '../session/entityRef';
 import type { WorkedScene } from './workedScene';
 
-/** An input that can give 48 V. */
-export interface PowerInput {
+/** An input with 48 V on it. */
+export interface PoweredInput {
   readonly lane: Lane;
   /** The preamp channel behind it; the connector itself where the channel listens to something else. */
-  readonly ref: EntityRef & { readonly kind: 'station' | 'lane' };
-  readonly isOn: boolean;
+  readonly ref: PowerRef;
 }
+
+type PowerRef = EntityRef & { readonly kind: 'station' | 'lane' };
 
 const feedableLanes = rigMemo(({ lanes }) =>
   lanes.filter(({ input }) => input?.phantom !== undefined).map(({ index }) => index),
 );
 
-/** Several rules ask for the same inputs of one scene. */
-const known = new WeakMap<WorkedScene, readonly PowerInput[]>();
-
 /**
- * The inputs that can give 48 V, and whether they do in the scene. The switch acts on the connector: a console channel
- * that listens to its line input still feeds its microphone line.
+ * Whether an input gives 48 V in the scene; undefined where it cannot. The switch acts on the connector: a console
+ * channel that listens to its line input still feeds its microphone line.
  */
-export function powerInputs(context: WorkedScene): readonly PowerInput[] {
-  const found = known.get(context) ?? feedable(context);
-  known.set(context, found);
+export function givesPower({ scene }: WorkedScene, lane: Lane | undefined): boolean | undefined {
+  const knob = lane?.input?.phantom;
+  if (lane === undefined || knob === undefined) return undefined;
+  return scene.settings[settingKeyOf(lane.device, knob.setting, knob.channel)] === true;
+}
+
+/** What the switch of an input is called by. */
+export function powerRef({ graph }: WorkedScene, { id, index }: Lane): PowerRef {
+  const station = stationStartingAt(graph).get(index)?.id;
+  return station === undefined ? { kind: 'lane', id } : { kind: 'station', id: station };
+}
+
+/** Several rules ask for the same inputs of one scene. */
+const known = new WeakMap<WorkedScene, readonly PoweredInput[]>();
+
+/** The inputs whose 48 V is on. */
+export function poweredInputs(context: WorkedScene): readonly PoweredInput[] {
+  let found = known.get(context);
+  if (found === undefined) {
+    found = feedableLanes(context.graph).flatMap((index): PoweredInput[] => {
+      const lane = context.graph.lanes[index];
+      return lane !== undefined && givesPower(context, lane) === true
+        ? [{ lane, ref: powerRef(context, lane) }]
+        : [];
+    });
+    known.set(context, found);
+  }
   return found;
 }
-
-function feedable({ graph, scene }: WorkedScene): readonly PowerInput[] {
-  return feedableLanes(graph).flatMap((index): PowerInput[] => {
-    const lane = graph.lanes[index];
-    const knob = lane?.input?.phantom;
-    if (lane === undefined || knob === undefined) return [];
-    const isOn = scene.settings[settingKeyOf(lane.device, knob.setting, knob.channel)] === true;
-    const station = stationStartingAt(graph).get(index)?.id;
-    const ref = station === undefined ? { kind: 'lane', id: lane.id } : { kind: 'station', id: station };
-    return [{ lane, isOn, ref: ref as PowerInput['ref'] }];
-  });
-}
-
-/** Those whose 48 V is on. */
-export const poweredInputs = (context: WorkedScene): readonly PowerInput[] =>
-  powerInputs(context).filter(({ isOn }) => isOn);
 
 /** The lanes that 48 V from an input reaches against the signal: copper, and resistors in it. */
 export const powerLine = (graph: SignalGraph, input: number): ReadonlySet<number> =>

@@ -17,8 +17,9 @@ function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   const told = new Set<string>();
   return context.nets.flatMap(({ driver, loads }): readonly Finding[] => {
+    if (loads.length < 2) return [];
     const out = graph.lanes[driver];
-    const loading = out?.medium === 'phones' && loads.length > 1 ? loadingOf(graph, driver) : undefined;
+    const loading = out?.medium === 'phones' ? loadingOf(graph, driver) : undefined;
     if (out === undefined || loading === undefined) return [];
     // The sides of one connector are one fault.
     const port = out.id.slice(0, out.id.lastIndexOf('/'));

@@ -22,17 +22,16 @@ const boxFor = (from: Medium, into: Medium): Box =>
   BOX.find(([a, b]) => a === from && b === into)?.[2] ?? 'none';
 
 /** Loudspeaker level has a rule of its own. */
+const isJudged = ({ medium }: Lane): boolean => medium !== 'speaker' && isAnalogue(medium);
+
 const clashes = (driver: Lane, input: Lane): boolean =>
-  driver.medium !== 'speaker' &&
-  isAnalogue(driver.medium) &&
-  isAnalogue(input.medium) &&
-  driver.medium !== input.medium;
+  isAnalogue(input.medium) && driver.medium !== input.medium;
 
 function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   return context.nets.flatMap((net) => {
     const driver = graph.lanes[net.driver];
-    if (driver === undefined) return [];
+    if (driver === undefined || !isJudged(driver)) return [];
     return net.loads.flatMap((index): Finding[] => {
       const input = graph.lanes[index];
       if (input === undefined || !clashes(driver, input)) return [];

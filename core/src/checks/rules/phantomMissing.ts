@@ -2,8 +2,7 @@ import { reach } from '../../graph/reach';
 import type { Lane, SignalGraph } from '../../graph/signalGraph';
 import type { PlannedThread, WorkedScene } from '../../scene/workedScene';
 import { threadRefs } from '../../scene/places';
-import type { PowerInput } from '../../scene/poweredInputs';
-import { powerInputs } from '../../scene/poweredInputs';
+import { givesPower, powerRef } from '../../scene/poweredInputs';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
@@ -14,32 +13,33 @@ const needy = ({ lanes }: SignalGraph, { start, path }: PlannedThread): readonly
     return lane?.output?.phantom === 'needs' ? [lane] : [];
   });
 
-/** What can give 48 V to an output, and whether anything hangs on it at all. */
+/** The inputs that can give 48 V to an output, and whether anything hangs on it at all. */
 function suppliers(
-  { graph }: WorkedScene,
+  context: WorkedScene,
   output: Lane,
-  inputs: ReadonlyMap<number, PowerInput>,
-): { readonly isConnected: boolean; readonly inputs: readonly PowerInput[] } {
-  const line = reach(graph, [output.index], 'from', 'power');
-  const isConnected = [...line].some((lane) => graph.lanes[lane]?.input !== undefined);
-  return { isConnected, inputs: [...line].flatMap((lane) => inputs.get(lane) ?? []) };
+): { readonly isConnected: boolean; readonly inputs: readonly Lane[] } {
+  const { graph } = context;
+  const line = [...reach(graph, [output.index], 'from', 'power')].flatMap((lane) => graph.lanes[lane] ?? []);
+  return {
+    isConnected: line.some(({ input }) => input !== undefined),
+    inputs: line.filter((lane) => givesPower(context, lane) !== undefined),
+  };
 }
 
 function run(context: WorkedScene): readonly Finding[] {
   const users = new Map<Lane, PlannedThread[]>();
   for (const planned of context.threads)
     for (const lane of needy(context.graph, planned)) users.set(lane, [...(users.get(lane) ?? []), planned]);
-  const all = new Map(powerInputs(context).map((input) => [input.lane.index, input]));
   return [...users].flatMap(([lane, threads]): readonly Finding[] => {
-    const { isConnected, inputs } = suppliers(context, lane, all);
-    if (!isConnected || inputs.some(({ isOn }) => isOn)) return [];
+    const { isConnected, inputs } = suppliers(context, lane);
+    if (!isConnected || inputs.some((input) => givesPower(context, input) === true)) return [];
     const [supplier] = inputs;
     return [
       {
         rule: 'phantom-missing',
         at: [
           ...threadRefs(threads),
-          ...(supplier === undefined ? [] : [supplier.ref]),
+          ...(supplier === undefined ? [] : [powerRef(context, supplier)]),
           { kind: 'lane', id: lane.id },
         ],
         figures: { why: supplier === undefined ? 'nothing-gives-it' : 'switched-off', at: lane.id },

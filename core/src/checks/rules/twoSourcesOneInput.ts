@@ -10,11 +10,14 @@ const isDriver = (lane: Lane | undefined): boolean =>
 
 function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
-  const drivenBy = new Map<number, number[]>();
-  for (const { driver, loads } of context.nets)
-    for (const load of loads) drivenBy.set(load, [...(drivenBy.get(load) ?? []), driver]);
-  return [...drivenBy].flatMap(([input, drivers]): readonly Finding[] => {
-    if (drivers.length < 2 || graph.lanes[input]?.face === 'inside') return [];
+  const isDriven = new Uint8Array(graph.lanes.length);
+  const shared = new Set<number>();
+  for (const { loads } of context.nets)
+    for (const load of loads)
+      if (isDriven[load] === 1) shared.add(load);
+      else isDriven[load] = 1;
+  return [...shared].flatMap((input): readonly Finding[] => {
+    if (graph.lanes[input]?.face === 'inside') return [];
     const sources = copperFrom(graph, input, 'to').filter((lane) => isDriver(graph.lanes[lane]));
     return [
       {

@@ -6,17 +6,15 @@ import type { Rule } from '../rule';
 
 function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
-  return context.nets.flatMap(({ driver, loads }) =>
-    loads.flatMap((load): readonly Finding[] => {
-      const [out, into] = [graph.lanes[driver], graph.lanes[load]];
-      if (out === undefined || into === undefined) return [];
+  return context.nets.flatMap(({ driver, loads }) => {
+    const out = graph.lanes[driver];
+    if (out?.medium !== 'line') return [];
+    return loads.flatMap((load): readonly Finding[] => {
+      const into = graph.lanes[load];
+      if (into === undefined) return [];
       const one = takesOneLeg(out, into);
       const other =
-        out.medium === 'line' &&
-        into.medium === 'line' &&
-        out.balanced === false &&
-        into.balanced === true &&
-        !isParted(out, into);
+        into.medium === 'line' && out.balanced === false && into.balanced === true && !isParted(out, into);
       if (!one && !other) return [];
       return [
         {
@@ -29,8 +27,8 @@ function run(context: WorkedScene): readonly Finding[] {
           figures: { into: one ? 'unbalanced' : 'balanced', lossDb: one ? -ONE_LEG_DB : 0 },
         },
       ];
-    }),
-  );
+    });
+  });
 }
 
 export const unbalancedLeg: Rule = {
