@@ -3,8 +3,6 @@ import type { Cost, Highs, Optimum } from '../core/test/routing/againstOptimum';
 import { exactOptimum, loadHighs, oneByOneRandom, routedRandom } from '../core/test/routing/againstOptimum';
 import { PREFERENCE_ORDER } from '@ft/core/session/preferences';
 
-/** Rigs compared; the first of them are compared in every run of the tests as well. */
-const RIGS = Number(process.env['FT_RIGS'] ?? 1000);
 /** Differences below this are rounding. */
 const TINY = 0.5;
 
@@ -38,15 +36,18 @@ function row(what: string, rigs: readonly Compared[], costOf: (rig: Compared) =>
   ].join(', ');
 }
 
-/** Small random rigs with little to spare, against the exact optimum of an integer program (HiGHS). */
-export async function optimum(): Promise<void> {
+/**
+ * Small random rigs with little to spare, against the exact optimum of an integer program (HiGHS).
+ * @param count rigs compared; the first of them are compared in every run of the tests as well.
+ */
+export async function optimum(count: number): Promise<void> {
   const highs = await loadHighs();
-  const all = Array.from({ length: RIGS }, (_, i) => compared(highs, i + 1));
+  const all = Array.from({ length: count }, (_, i) => compared(highs, i + 1));
   const rigs = all.filter(({ best }) => best.proven);
   const open = all.filter(({ best }) => !best.proven);
   const invalid = all.filter(({ ours }) => ours.faults.length > 0).length;
   console.log(
-    `\n${String(rigs.length)} of ${String(RIGS)} random rigs, solved exactly; ${String(invalid)} routings do not hold`,
+    `\n${String(rigs.length)} of ${String(count)} random rigs, solved exactly; ${String(invalid)} routings do not hold`,
   );
   const worse = open.filter(
     ({ best, ours }) =>

@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildServer, buildWeb } from './builds.mjs';
@@ -188,14 +188,9 @@ const kB = (bytes) => `${(bytes / 1000).toFixed(0)} kB`;
 
 /** The seeded tests with many seeds instead of few: an hour and more. */
 async function manySeeds() {
-  const specs = [
-    'edits/convergence',
-    'plan/incremental',
-    'routing/optimum',
-    'routing/again',
-    'formats/readShape',
-    'repatch',
-  ];
+  const specs = readdirSync('core/test', { recursive: true })
+    .map((file) => join('core/test', file))
+    .filter((file) => file.endsWith('.spec.ts') && readFileSync(file, 'utf8').includes('/fixtures/seeds'));
   const { code } = await run(bin('jest'), ['--selectProjects', 'core', '--', ...specs], {
     env: { FT_SEEDS: 'many' },
   });
