@@ -67,9 +67,6 @@ describe('the bay page', () => {
       return page.text().includes('Bay B');
     });
   });
-  afterEach(() => {
-    page.element.remove();
-  });
 
   const canvas = (): HTMLCanvasElement => page.element.querySelector('canvas')!;
   const shown = (text: string): Promise<void> =>

@@ -13,9 +13,6 @@ beforeEach(async () => {
   await app.open();
   page = app.mount(DawPage);
 });
-afterEach(() => {
-  page.element.remove();
-});
 
 const one = (selector: string): HTMLInputElement => page.element.querySelector<HTMLInputElement>(selector)!;
 const shown = (condition: () => boolean): Promise<void> =>

@@ -13,14 +13,6 @@ beforeEach(async () => {
   app = bench();
   await app.open();
 });
-afterEach(() => {
-  page.element.remove();
-});
-
-const button = (name: RegExp): HTMLButtonElement =>
-  [...page.element.querySelectorAll('button')].find((each) =>
-    name.test((each.getAttribute('aria-label') ?? each.textContent).trim()),
-  )!;
 
 describe('findings', () => {
   it('are walked with the arrow keys; the selection follows', async () => {
@@ -40,7 +32,7 @@ describe('findings', () => {
     app.store.dispatch(PlanActions.selectFinding({ key }));
     page.fixture.detectChanges();
     expect(page.text()).toContain('48 V on a jack bay');
-    expect(button(/^Waive/).disabled).toBe(true);
+    expect(page.button(/^Waive/).disabled).toBe(true);
     const reason = page.element.querySelector('textarea')!;
     reason.value = 'cords stay in';
     reason.dispatchEvent(new Event('input'));
@@ -53,7 +45,7 @@ describe('findings', () => {
     await until(() => !isOpen(), 'the waiver');
     page.fixture.detectChanges();
     expect(page.text()).toContain('cords stay in');
-    button(/Take back/).click();
+    page.button(/Take back/).click();
     await until(isOpen, 'the finding again');
   });
 });
@@ -94,7 +86,7 @@ describe('repairs', () => {
   it('the list is put together by severity, stage or device', async () => {
     page = app.mount(FindingsPage);
     expect(page.text()).toContain('Errors: it will not work');
-    button(/^by device$/).click();
+    page.button(/^by device$/).click();
     await showing('Mic preamp');
     expect(page.element.querySelectorAll('h2').length).toBeGreaterThan(1);
   });

@@ -12,9 +12,6 @@ beforeEach(async () => {
   await app.open();
   page = app.mount(FlowPage);
 });
-afterEach(() => {
-  page.element.remove();
-});
 
 const nodes = (): readonly string[] =>
   [...page.element.querySelectorAll('.node')].map((node) => node.getAttribute('aria-label') ?? '');

@@ -11,14 +11,6 @@ beforeEach(async () => {
   app = bench();
   await app.open();
 });
-afterEach(() => {
-  page.element.remove();
-});
-
-const button = (name: RegExp): HTMLButtonElement =>
-  [...page.element.querySelectorAll('button')].find((each) =>
-    name.test((each.getAttribute('aria-label') ?? each.textContent).trim()),
-  )!;
 
 describe('the history', () => {
   it('lists what was changed and takes it back', async () => {
@@ -32,7 +24,7 @@ describe('the history', () => {
       return page.element.querySelectorAll('tbody tr').length === 1;
     });
     expect(page.text()).toContain('Plugged Broadcast dynamic to Booth panel line 2');
-    button(/^Take back/).click();
+    page.button(/^Take back/).click();
     await until(() => app.api.entries.length === 2);
   });
 });

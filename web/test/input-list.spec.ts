@@ -25,9 +25,6 @@ beforeEach(async () => {
   await app.open();
   sheet = app.mount(InputList);
 });
-afterEach(() => {
-  sheet.element.remove();
-});
 
 describe('the input list', () => {
   it('shows a line a thread, what is pinned told apart', () => {

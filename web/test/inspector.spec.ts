@@ -11,9 +11,6 @@ beforeEach(async () => {
   app = bench();
   await app.open();
 });
-afterEach(() => {
-  page.element.remove();
-});
 
 describe('the knobs of a hop', () => {
   const settings = (): Record<string, unknown> =>

@@ -20,9 +20,6 @@ beforeEach(async () => {
   app = await demoBench();
   page = app.mount(LevelsPage);
 });
-afterEach(() => {
-  page.element.remove();
-});
 
 describe('the ladder', () => {
   it('is drawn for the selected thread, with its tightest place, its preamp and its noise', async () => {

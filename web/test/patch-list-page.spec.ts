@@ -11,9 +11,6 @@ beforeEach(async () => {
   app = bench();
   await app.open();
 });
-afterEach(() => {
-  page.element.remove();
-});
 
 describe('the patch list', () => {
   it('warns before the plugging, and takes ticks', async () => {

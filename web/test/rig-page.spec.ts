@@ -14,16 +14,8 @@ beforeEach(async () => {
   app = bench();
   await app.open();
 });
-afterEach(() => {
-  page.element.remove();
-});
 
 const one = (selector: string): HTMLInputElement => page.element.querySelector<HTMLInputElement>(selector)!;
-
-const button = (name: RegExp): HTMLButtonElement =>
-  [...page.element.querySelectorAll('button')].find((each) =>
-    name.test(each.getAttribute('aria-label') ?? each.textContent),
-  )!;
 
 function type(selector: string, text: string, event = 'input'): void {
   const field = one(selector);
@@ -41,7 +33,7 @@ const shown = (condition: () => boolean): Promise<void> =>
 async function open(tab: RegExp): Promise<void> {
   page = app.mount(RigPage);
   await shown(() => page.element.querySelectorAll('#kinds option').length > 30);
-  button(tab).click();
+  page.button(tab).click();
   page.fixture.detectChanges();
 }
 
@@ -53,7 +45,7 @@ describe('rooms and devices', () => {
     await open(/^\s*Rooms and devices/);
     type('[aria-label="Kind of device"]', 'Compressor or limiter');
     one('[aria-label="Name of the device"]').value = 'Tube limiter';
-    button(/^\s*Add with typical data/).click();
+    page.button(/^\s*Add with typical data/).click();
     await until(() => app.api.entries.length === 1, 'entry 1');
     const added = rig().devices.find(({ name }) => name === 'Tube limiter')!;
     expect(added).toMatchObject({ id: 'tube-limiter', type: 'dynamics', params: { inputOhm: 10_000 } });
@@ -63,7 +55,7 @@ describe('rooms and devices', () => {
     await open(/^\s*Rooms and devices/);
     type('[aria-label="Kind of device"]', 'loudspeaker');
     one('[aria-label="How many"]').value = '3';
-    button(/^\s*Add with typical data/).click();
+    page.button(/^\s*Add with typical data/).click();
     await until(() => app.api.entries.length === 1, 'entry 1');
     const names = rig()
       .devices.filter(({ type: kind }) => kind === 'loudspeaker')
@@ -96,28 +88,28 @@ describe('rooms and devices', () => {
     await open(/^\s*Rooms and devices/);
     const rows = (): number => page.element.querySelectorAll('[aria-label^="Name of "]').length;
     const all = rows();
-    button(/^Devices of Batch room/).click();
+    page.button(/^Devices of Batch room/).click();
     page.fixture.detectChanges();
     expect(rows()).toBeLessThan(all);
-    button(/^Devices of Batch room/).click();
+    page.button(/^Devices of Batch room/).click();
     type('[aria-label="Filter devices"]', 'ribbon');
     expect(page.element.querySelectorAll('.actions')).toHaveLength(1);
   });
 
   it('asks before it removes what threads run through, and keeps it when told to', async () => {
     await open(/^\s*Rooms and devices/);
-    button(/^Remove Opto compressor/).click();
+    page.button(/^Remove Opto compressor/).click();
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
     expect(page.text()).toContain(
       'In The Lamplighter’s Ledger, Tracking, this thread breaks: 1 Imke Tarrow, Narrator.',
     );
-    button(/^\s*Leave it/).click();
+    page.button(/^\s*Leave it/).click();
     page.fixture.detectChanges();
     expect(page.element.querySelector('[role=alertdialog]')).toBeNull();
     expect(app.api.entries).toHaveLength(0);
-    button(/^Remove Opto compressor/).click();
+    page.button(/^Remove Opto compressor/).click();
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
-    button(/^\s*Do it/).click();
+    page.button(/^\s*Do it/).click();
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().devices.some(({ name }) => name === 'Opto compressor')).toBe(false);
     expect(app.api.entries[0]!.label).toBe('Remove Opto compressor and its wires');
@@ -125,9 +117,9 @@ describe('rooms and devices', () => {
 
   it('edits the sections of a bay row by row', async () => {
     await open(/^\s*Rooms and devices/);
-    button(/^Data of Bay B/).click();
+    page.button(/^Data of Bay B/).click();
     page.fixture.detectChanges();
-    button(/^\s*Add a row/).click();
+    page.button(/^\s*Add a row/).click();
     page.fixture.detectChanges();
     type('[aria-label="sections 1: columns"]', '1-8', 'change');
     const normalling = one('[aria-label="sections 1: normalling"]');
@@ -137,7 +129,7 @@ describe('rooms and devices', () => {
     one('.open form').dispatchEvent(new Event('submit', { cancelable: true }));
     // The narrator's thread needs no normal there, but the other preamps reach the converter by theirs.
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
-    button(/^\s*Do it/).click();
+    page.button(/^\s*Do it/).click();
     await until(() => app.api.entries.length === 1, 'entry 1');
     const bay = rig().devices.find(({ name }) => name === 'Bay B')!;
     expect(bay.params['sections']).toEqual([
@@ -167,13 +159,13 @@ describe('fixed wiring', () => {
     type('[aria-label="From outputs"]', 'Bay B 60 lower');
     type('[aria-label="To inputs"]', 'Converter line in 1');
     await shown(() => page.text().includes('Bay B lower rear has no number 60: it goes from 1 to 48.'));
-    expect(button(/^\s*Draw a loom/)).toBeDefined();
+    expect(page.button(/^\s*Draw a loom/)).toBeDefined();
     expect(one('ft-wiring-tab button[type=submit]').disabled).toBe(true);
   });
 
   it('clears a row of wires', async () => {
     await open(/^\s*Fixed wiring/);
-    button(/^\s*Clear\s*$/).click();
+    page.button(/^\s*Clear\s*$/).click();
     page.fixture.detectChanges();
     type('[aria-label="Connectors"]', 'Converter line in 7-8');
     await shown(() => page.element.querySelectorAll('ft-wire-preview-list .gone').length === 2);
@@ -183,11 +175,11 @@ describe('fixed wiring', () => {
 describe('rooms', () => {
   it('go with everything in them, after a warning', async () => {
     await open(/^\s*Rooms and devices/);
-    button(/^Remove room Annealing booth/).click();
+    page.button(/^Remove room Annealing booth/).click();
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
     expect(page.text()).toContain('3 devices go: Broadcast dynamic, Booth panel, Large condenser.');
     expect(page.text()).toContain('2 threads break');
-    button(/^\s*Do it/).click();
+    page.button(/^\s*Do it/).click();
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().rooms.map(({ name }) => name)).not.toContain('Annealing booth');
   });
@@ -242,7 +234,7 @@ describe('adaptors', () => {
     await until(() => rig().adaptors[0]!.count === 6, 'the new number');
     type('[aria-label="Number of XLR to TT"]', 'many', 'change');
     expect(lastNotice()).toBe('“many” is not a number of adaptors.');
-    button(/^Remove XLR to TT/).click();
+    page.button(/^Remove XLR to TT/).click();
     await until(() => rig().adaptors.length === 0, 'none');
   });
 });
@@ -256,7 +248,7 @@ describe('faulty jacks', () => {
     await shown(() => page.text().includes('Bay B 3 upper'));
     type('[aria-label="What is wrong with Bay B 3 upper"]', 'crackles', 'change');
     await until(() => rig().faults[0]?.note === 'crackles', 'the note');
-    button(/^Bay B 3 upper works again/).click();
+    page.button(/^Bay B 3 upper works again/).click();
     await shown(() => rig().faults.length === 0 && page.text().includes('Where a jack is dead, say so'));
   });
 });
@@ -281,7 +273,7 @@ describe('tables', () => {
     type('textarea', 'Name,Room,Kind\nPlate,Kiln,Reverb or delay');
     await shown(() => page.text().includes('+ new Plate, Reverb or delay, Kiln'));
     expect(app.api.entries).toHaveLength(0);
-    button(/^\s*Take it in/).click();
+    page.button(/^\s*Take it in/).click();
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().devices.some(({ name }) => name === 'Plate')).toBe(true);
   });
@@ -328,7 +320,7 @@ describe('the page of a device', () => {
   it('takes the data of a unit of one’s own as JSON, and says where it cannot', async () => {
     await open(/^\s*Rooms and devices/);
     type('[aria-label="Kind of device"]', 'Unit of your own');
-    button(/^\s*Add a row/).click();
+    page.button(/^\s*Add a row/).click();
     page.fixture.detectChanges();
     type('[aria-label="connectors 1: key"]', 'in', 'change');
     type('[aria-label="connectors 1: name"]', 'in', 'change');
@@ -345,13 +337,13 @@ describe('the page of a device', () => {
       ],
     };
     json.value = '{ "ports": [';
-    button(/^\s*Take the JSON/).click();
+    page.button(/^\s*Take the JSON/).click();
     expect(lastNotice()).toContain('This is not JSON');
     json.value = JSON.stringify({ ...params, routes: [{ from: 'in', to: 'exit' }] });
-    button(/^\s*Take the JSON/).click();
+    page.button(/^\s*Take the JSON/).click();
     await shown(() => lastNotice().includes('There is no connector “exit”. There are: in, out.'));
     json.value = JSON.stringify({ ...params, routes: [{ from: 'in', to: 'out', gainDb: 6 }] });
-    button(/^\s*Take the JSON/).click();
+    page.button(/^\s*Take the JSON/).click();
     await until(() => app.api.entries.length === 2, 'entry 2');
     expect(rig().devices.find(({ type: kind }) => kind === 'customUnit')!.params['routes']).toMatchObject([
       { gainDb: 6 },
@@ -360,7 +352,7 @@ describe('the page of a device', () => {
 
   it('adds another like it, in the same room and rack, under the next free name', async () => {
     await openDevice('opto');
-    button(/^\s*Add another like it/).click();
+    page.button(/^\s*Add another like it/).click();
     await until(() => app.api.entries.length === 1, 'entry 1');
     const was = rig().devices.find(({ id }) => id === ('opto' as typeof id))!;
     const added = rig().devices.find(({ name }) => name === `${was.name} 2`)!;

@@ -11,10 +11,6 @@ import { bench, until } from './mount';
 let app: Bench;
 let page: Mounted<RoutingPage>;
 
-const button = (name: RegExp): HTMLButtonElement =>
-  [...page.element.querySelectorAll('button')].find((each) =>
-    name.test(each.getAttribute('aria-label') ?? each.textContent),
-  )!;
 const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
 const scene = () => app.store.selectSignal(studioFeature.selectFound)()!.scene;
 const lastNotice = (): string | undefined =>
@@ -24,9 +20,6 @@ beforeEach(async () => {
   app = bench();
   await app.open();
   page = app.mount(RoutingPage);
-});
-afterEach(() => {
-  page.element.remove();
 });
 
 async function shows(text: RegExp): Promise<void> {
@@ -41,20 +34,20 @@ describe('the routing page', () => {
     await shows(/Why 1 Imke Tarrow, Narrator goes this way/);
     await shows(/2 cords\s*\d+/);
     await shows(/preamp: Mic preamp/);
-    button(/^Pin 1 Imke Tarrow, Narrator to /).click();
+    page.button(/^Pin 1 Imke Tarrow, Narrator to /).click();
     const pins = (): object => session().threads.find(({ id }) => id === 'line-1')!.pins;
     await until(() => Object.keys(pins()).length === 1, 'the pin');
   });
 
   it('changes the order of what the router prefers', async () => {
     const before = session().routing;
-    button(/^Later: keep what is plugged already/).click();
+    page.button(/^Later: keep what is plugged already/).click();
     await until(() => session().routing[0] === before[1], 'the new order');
     expect(session().routing.slice(0, 2)).toEqual([before[1], before[0]]);
   });
 
   it('routes everything anew beside the rest, and says what came of it', async () => {
-    button(/Route everything anew/).click();
+    page.button(/Route everything anew/).click();
     await until(() => lastNotice() !== undefined, 'the outcome');
     expect(lastNotice()).toMatch(/^(Routed\.|Nothing to route)/);
   });
@@ -69,7 +62,7 @@ describe('what a routing moves', () => {
     });
     app.store.dispatch(StudioActions.change({ label: 'Pin', edits: [pin] }));
     TestBed.tick();
-    button(/^Route what does not run$/).click();
+    page.button(/^Route what does not run$/).click();
     await shows(/What the last routing moved/);
     await shows(/4 Wen Askelby, Harp\s*Mic preamp 1, .*so that 1 Imke Tarrow, Narrator runs/);
     expect(lastNotice()).toBe('Routed. One thread moved; the Routing page says what for.');

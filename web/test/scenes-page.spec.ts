@@ -6,10 +6,6 @@ import { bench, until } from './mount';
 let app: Bench;
 let page: Mounted<ScenesPage>;
 
-const button = (name: RegExp): HTMLButtonElement =>
-  [...page.element.querySelectorAll('button')].find((each) =>
-    name.test(each.getAttribute('aria-label') ?? each.textContent),
-  )!;
 const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
 const sceneNamed = (name: string) => session().scenes.find((scene) => scene.name === name)!;
 
@@ -33,9 +29,6 @@ beforeEach(async () => {
   app = bench();
   await app.open();
   page = app.mount(ScenesPage);
-});
-afterEach(() => {
-  page.element.remove();
 });
 
 describe('scenes', () => {
@@ -65,10 +58,10 @@ describe('scenes', () => {
     page.fixture.detectChanges();
     change(follows(), '');
     await until(() => sceneNamed('Foley overdub').follows === undefined, 'standing alone');
-    button(/Put away Foley overdub/).click();
+    page.button(/Put away Foley overdub/).click();
     await until(() => sceneNamed('Foley overdub').archived === true, 'put away');
     page.fixture.detectChanges();
-    button(/Bring back Foley overdub/).click();
+    page.button(/Bring back Foley overdub/).click();
     await until(() => sceneNamed('Foley overdub').archived === undefined, 'brought back');
     change(page.element.querySelector('[aria-label="Name of Foley overdub"]')!, 'Foley');
     await until(() => session().scenes.some(({ name }) => name === 'Foley'), 'the new name');
@@ -76,7 +69,7 @@ describe('scenes', () => {
 
   it('take over what changes in the one they follow', async () => {
     await make('Foley overdub', 'branch');
-    button(/Lines in scenes/).click();
+    page.button(/Lines in scenes/).click();
     page.fixture.detectChanges();
     const tick = page.element.querySelector<HTMLInputElement>(
       '[aria-label="4 Wen Askelby, Harp in Foley overdub"]',
@@ -90,7 +83,7 @@ describe('scenes', () => {
 
   it('are compared side by side, and the difference is told', async () => {
     await make('Playback check', 'empty');
-    button(/^\s*Compare/).click();
+    page.button(/^\s*Compare/).click();
     page.fixture.detectChanges();
     const [left, right] = [...page.element.querySelectorAll<HTMLSelectElement>('.sides select')];
     change(left!, 'lamplighters-ledger/tracking');
@@ -100,7 +93,7 @@ describe('scenes', () => {
       return page.text().includes('are left out.');
     }, 'the story');
     expect(page.text()).toMatch(/Threads.*48 V.*Gains.*Cords/);
-    button(/swap/).click();
+    page.button(/swap/).click();
     await until(() => {
       page.fixture.detectChanges();
       return page.text().includes('1 Imke Tarrow, Narrator comes in');
@@ -116,7 +109,7 @@ describe('scenes', () => {
 
 describe('the scene at the top', () => {
   it('is said to be on the floor with one press, and shown so', async () => {
-    button(/It is there now/).click();
+    page.button(/It is there now/).click();
     await until(() => {
       page.fixture.detectChanges();
       return page.text().includes('last put there');

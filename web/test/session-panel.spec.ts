@@ -11,9 +11,6 @@ beforeEach(async () => {
   await app.open();
   panel = app.mount(SessionPanel);
 });
-afterEach(() => {
-  panel.element.remove();
-});
 
 const enter = (selector: string, text: string): void => {
   const field = panel.element.querySelector<HTMLInputElement>(selector)!;

@@ -61,12 +61,8 @@ let api: SharingApi;
 let app: Bench;
 let page: Mounted<unknown>;
 
-const button = (name: RegExp): HTMLButtonElement =>
-  [...page.element.querySelectorAll('button')].find((each) =>
-    name.test(each.getAttribute('aria-label') ?? each.textContent),
-  )!;
 function press(name: RegExp): void {
-  button(name).click();
+  page.button(name).click();
   page.fixture.detectChanges();
 }
 
@@ -135,7 +131,7 @@ describe('pairing', () => {
     page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
     page.fixture.detectChanges();
     expect(page.text()).toContain('This code does not pair.');
-    expect(button(/Pair/).disabled).toBe(false);
+    expect(page.button(/Pair/).disabled).toBe(false);
   });
 
   it('leads to the studios once it is done', () => {

@@ -10,9 +10,6 @@ beforeEach(async () => {
   app = bench();
   await app.open();
 });
-afterEach(() => {
-  page.element.remove();
-});
 
 describe('the strip', () => {
   it('shows the path of what is selected, and steps to a hop that is clicked', async () => {

@@ -26,9 +26,6 @@ beforeEach(async () => {
   app = await demoBench();
   page = app.mount(TimePage);
 });
-afterEach(() => {
-  page.element.remove();
-});
 
 describe('ways that meet', () => {
   it('shows the comb of the crushed lamplighter', async () => {

@@ -11,14 +11,6 @@ beforeEach(async () => {
   app = bench();
   await app.open();
 });
-afterEach(() => {
-  page.element.remove();
-});
-
-const button = (name: RegExp): HTMLButtonElement =>
-  [...page.element.querySelectorAll('button')].find((each) =>
-    name.test((each.getAttribute('aria-label') ?? each.textContent).trim()),
-  )!;
 
 describe('what if', () => {
   const knob = 'preamp/gainDb/2';
@@ -44,7 +36,7 @@ describe('what if', () => {
     await until(() => open().some(({ rule }) => rule === 'over-max-input'), 'the finding again');
     app.store.dispatch(PlanActions.tryLevel({ trial }));
     page.fixture.detectChanges();
-    button(/Set it so/).click();
+    page.button(/Set it so/).click();
     await until(() => gain() === 40);
     expect(app.store.selectSignal(planFeature.selectTrial)()).toBeNull();
   });

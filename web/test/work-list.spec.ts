@@ -8,12 +8,7 @@ let page: Mounted<WorkListPage>;
 
 const texts = (selector: string): string[] =>
   [...page.element.querySelectorAll(selector)].map((each) => each.textContent.replace(/\s+/g, ' ').trim());
-const button = (name: RegExp): HTMLButtonElement =>
-  [...page.element.querySelectorAll('button')].find((each) =>
-    name.test(each.getAttribute('aria-label') ?? each.textContent),
-  )!;
-const floor = (): ReturnType<typeof floorOf> => floorOf();
-const floorOf = () => app.store.selectSignal(studioFeature.selectStudio)()!.floor;
+const floor = () => app.store.selectSignal(studioFeature.selectStudio)()!.floor;
 const cards = (): number => page.element.querySelectorAll('ft-step-card').length;
 
 async function shows(count: (now: number) => boolean): Promise<void> {
@@ -29,9 +24,6 @@ beforeEach(async () => {
   page = app.mount(WorkListPage);
   await shows((now) => now > 5);
 });
-afterEach(() => {
-  page.element.remove();
-});
 
 describe('the work list', () => {
   it('shows every cord with both jacks, its kind and colour, room by room', () => {
@@ -42,7 +34,7 @@ describe('the work list', () => {
 
   it('takes ticks; what is done is gone from it, and lies on the floor', async () => {
     const before = cards();
-    button(/^Done: Plug/).click();
+    page.button(/^Done: Plug/).click();
     await shows((now) => now === before - 1);
     expect(floor().cords).toHaveLength(1);
     expect(app.api.entries[0]!.label).toMatch(/^Plugged .* to /);
@@ -52,7 +44,7 @@ describe('the work list', () => {
 
   it('goes on at the next step by keyboard', async () => {
     const before = cards();
-    const tick = button(/^Done: Plug/);
+    const tick = page.button(/^Done: Plug/);
     tick.focus();
     tick.click();
     await shows((now) => now === before - 1);
@@ -60,28 +52,28 @@ describe('the work list', () => {
   });
 
   it('says when all is on the floor, and leads back to all normals', async () => {
-    button(/It is all done already/).click();
+    page.button(/It is all done already/).click();
     await shows((now) => now === 0);
     expect(page.text()).toContain('“Tracking” is on the floor');
-    button(/To all normals/).click();
+    page.button(/To all normals/).click();
     await shows((now) => now > 5);
     expect(texts('ft-step-card').some((text) => text.startsWith('Pull'))).toBe(true);
     expect(texts('ft-step-card').some((text) => text.startsWith('48 V off'))).toBe(true);
   });
 
   it('waits until the lines have drained before the wait can be ticked', async () => {
-    button(/It is all done already/).click();
+    page.button(/It is all done already/).click();
     await shows((now) => now === 0);
-    button(/To all normals/).click();
+    page.button(/To all normals/).click();
     await shows((now) => now > 5);
-    const wait = (): HTMLButtonElement => button(/^Done: Wait/);
+    const wait = (): HTMLButtonElement => page.button(/^Done: Wait/);
     expect(wait().disabled).toBe(false);
     wait().click();
     await until(
       () => app.store.selectSignal(studioFeature.selectNotices)().length > 0,
       'the notice that 48 V is not off',
     );
-    button(/^Done: 48 V off/).click();
+    page.button(/^Done: 48 V off/).click();
     await until(() => {
       page.fixture.detectChanges();
       return wait().disabled;
@@ -95,12 +87,12 @@ describe('the work list', () => {
     )!;
     stuck.click();
     page.fixture.detectChanges();
-    button(/^\s*Bay A 10 lower/).click();
+    page.button(/^\s*Bay A 10 lower/).click();
     await until(() => {
       page.fixture.detectChanges();
       return page.text().includes('4 Wen Askelby, Harp');
     }, 'the way round');
-    button(/Mark Bay A 10 lower as faulty/).click();
+    page.button(/Mark Bay A 10 lower as faulty/).click();
     await until(
       () => app.store.selectSignal(studioFeature.selectStudio)()!.rig.faults.length === 1,
       'the fault',

@@ -1,4 +1,3 @@
-import { editSet } from '../../edits/make';
 import type { Finding } from '../../checks/finding';
 import { namingOf } from '../../words/naming';
 import { referenceKnob } from '../../scene/referenceOf';
@@ -7,6 +6,7 @@ import type { DeviceId, StationId } from '../../rig/ids';
 import { initialOf, settingKeyOf } from '../../rig/settings';
 import { formatGain, formatLevel } from '../../units/format';
 import { overDoseDb } from '../../units/hearing';
+import { faderDown } from './faderMends';
 import type { Bench, Figures, Repair } from './repair';
 import { atStation, refOf, single, stationNamed, turned } from './repair';
 
@@ -49,17 +49,6 @@ export function referenceTo(
   const knob = station && referenceKnob(bench.context, station);
   if (station === undefined || knob === undefined || dbu === undefined) return [];
   return single(`Set ${station.name} to ${formatLevel(dbu, 'dBu')}`, [turned(bench, knob.key, dbu)]);
-}
-
-/** A track's fader, as long as it stays where it can be set. */
-function faderDown({ context }: Bench, fader: Figures<'over-max-input'>['fader']): readonly Repair[] {
-  const { session } = context;
-  const track = session.tracks.find(({ id }) => id === fader?.track);
-  if (track === undefined || fader === undefined || track.faderDb - fader.byDb < -60) return [];
-  const value = track.faderDb - fader.byDb;
-  return single(`Turn the fader of ${track.name} down ${String(fader.byDb)} dB`, [
-    editSet('track', { session: session.id }, track.id, { field: 'faderDb', value, was: track.faderDb }),
-  ]);
 }
 
 export function overMax(

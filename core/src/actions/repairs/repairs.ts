@@ -13,7 +13,8 @@ import { cueDown, gainTo, overMax, powerTo, referenceTo } from './knobMends';
 import { combOfInserts, turnPolarity } from './parallelPathMends';
 import type { Figures, Mend, Repair } from './repair';
 import { refOf } from './repair';
-import { fadersDown, followClock, insertDelay, routeIt, takeOut } from './sessionMends';
+import { followClock, insertDelay, routeIt, takeOut } from './sessionMends';
+import { fadersDown } from './faderMends';
 
 /** What a repair would do to the findings. */
 export interface RepairPreview extends Repair {

@@ -1,8 +1,5 @@
 import { editRemove, editSet } from '../../edits/make';
 import type { Finding } from '../../checks/finding';
-import type { SignalGraph } from '../../graph/signalGraph';
-import type { TrackId } from '../../rig/ids';
-import { edgesInto } from '../../graph/walk';
 import { formatSamples } from '../../units/format';
 import { routeEdits } from '../track/threadEdits';
 import type { Bench, Figures, Repair } from './repair';
@@ -49,40 +46,6 @@ export function followClock({ context }: Bench, figures: Figures<'clock-masters'
   return single(`Let ${device.name} follow ${leader.name}`, [
     editSet('device', {}, device.id, { field: 'clock', value, was: device.clock ?? null }),
   ]);
-}
-
-/** The tracks that play straight into a place, or into the one place that leads there. */
-function tracksInto(graph: SignalGraph, lane: number): ReadonlySet<TrackId> {
-  const into = edgesInto(graph, lane);
-  const tracks = into.flatMap(({ track }) => track ?? []);
-  const [only, ...others] = into;
-  return tracks.length === 0 && only !== undefined && others.length === 0
-    ? tracksInto(graph, only.from)
-    : new Set(tracks);
-}
-
-/** Faders of the tracks that play straight into a sum, all down by the same. */
-export function fadersDown(
-  { context }: Bench,
-  figures: Figures<'summing-headroom'>,
-  finding: Finding,
-): readonly Repair[] {
-  const { graph, session } = context;
-  const lane = graph.laneIndex.get(refOf(finding, 'lane') as never) ?? -1;
-  const feeding = tracksInto(graph, lane);
-  const tracks = session.tracks.filter(({ id }) => feeding.has(id));
-  const byDb = Math.ceil(figures.overDb);
-  if (tracks.length === 0 || tracks.some(({ faderDb }) => faderDb - byDb < -60)) return [];
-  return single(
-    `Turn ${String(tracks.length)} faders down ${String(byDb)} dB together`,
-    tracks.map(({ id, faderDb }) =>
-      editSet('track', { session: session.id }, id, {
-        field: 'faderDb',
-        value: faderDb - byDb,
-        was: faderDb,
-      }),
-    ),
-  );
 }
 
 export function takeOut({ context, place }: Bench, finding: Finding): readonly Repair[] {
