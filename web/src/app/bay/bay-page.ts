@@ -8,19 +8,18 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { EMPTY, from, of, switchMap } from 'rxjs';
 import type { BayJack, BaysView } from '@ft/core/views/bay/bayView';
-import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
-import { Planner } from '../workers/planner.service';
+import { asked, askedAbout } from '../state/asked';
+import { PlanActions } from '../state/plan.feature';
 import type { JackPlace, Point } from './bay-geometry';
 import { BAY_HEIGHT, jackAt, jackPlaces, scrollToShow, sheetSize, stepFrom } from './bay-geometry';
 import { paintSheet } from './bay-sheet';
 import { JackFaults } from './jack-faults';
 import { labelChange } from './label-change';
 import { litLanes } from './lit-lanes';
+import { Changes } from '../state/changes';
+import { AnswerState } from '../ui/answer';
 
 const NOTHING: BaysView = { bays: [], cords: [] };
 const ZOOMS = [0.7, 0.85, 1, 1.25, 1.6] as const;
@@ -33,23 +32,20 @@ const isArrow = (key: string): key is ArrowKey => key.startsWith('Arrow');
  */
 @Component({
   selector: 'ft-bay-page',
+  imports: [AnswerState],
   templateUrl: './bay-page.html',
   styleUrl: './bay-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class BayPage implements OnDestroy {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   protected readonly faults = inject(JackFaults);
   private readonly canvas = viewChild<ElementRef<HTMLCanvasElement>>('canvas');
   private readonly scroller = viewChild<ElementRef<HTMLElement>>('scroller');
 
-  protected readonly view = toSignal(
-    this.store
-      .select(planFeature.selectPlan)
-      .pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.bays())))),
-    { initialValue: NOTHING },
-  );
+  protected readonly bays = asked((api) => api.bays());
+  protected readonly view = computed(() => this.bays() ?? NOTHING);
   private readonly places = computed(() => jackPlaces(this.view().bays));
   protected readonly zoomStep = signal(2);
   private readonly zoom = computed(() => ZOOMS[this.zoomStep()] ?? 1);
@@ -62,11 +58,7 @@ export class BayPage implements OnDestroy {
   protected readonly held = signal<JackPlace | undefined>(undefined);
   private readonly loose = signal<Point | undefined>(undefined);
   protected readonly jack = computed(() => this.jackOf(this.cursor()));
-  protected readonly info = toSignal(
-    toObservable(this.jack).pipe(
-      switchMap((jack) => (jack === undefined ? of(undefined) : from(this.planner.api.jack(jack.lane)))),
-    ),
-  );
+  protected readonly info = askedAbout(this.jack, (api, jack) => api.jack(jack.lane));
   private readonly lit = computed(() => litLanes(this.view(), this.jack()));
 
   private frame = 0;
@@ -166,8 +158,7 @@ export class BayPage implements OnDestroy {
   protected async pull(): Promise<void> {
     const jack = this.jack();
     if (jack === undefined) return;
-    const done = await this.planner.api.pull(jack.lane);
-    this.say(done);
+    this.changes.take(await this.changes.worked('Pull the cord', (api) => api.pull(jack.lane)));
   }
 
   protected drop(): void {
@@ -184,7 +175,7 @@ export class BayPage implements OnDestroy {
     const [place, jack] = [this.cursor(), this.jack()];
     const bay = place && this.view().bays[place.bay];
     const change = bay && jack && labelChange(bay, place, jack, text);
-    if (change !== undefined) this.store.dispatch(StudioActions.change(change));
+    if (change !== undefined) this.changes.make(change.label, change.edits);
   }
 
   protected jumpTo(bay: number): void {
@@ -212,12 +203,7 @@ export class BayPage implements OnDestroy {
     const [one, other] = [this.jackOf(held), this.jackOf(place)];
     this.drop();
     if (held === undefined || one === undefined || other === undefined || one.lane === other.lane) return;
-    this.say(await this.planner.api.plug(one.lane, other.lane));
-  }
-
-  private say(done: Awaited<ReturnType<Planner['api']['plug']>>): void {
-    if (done.ok) this.store.dispatch(StudioActions.change({ label: done.label, edits: done.edits }));
-    else this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: done.sentence }));
+    this.changes.take(await this.changes.worked('Plug the cord', (api) => api.plug(one.lane, other.lane)));
   }
 
   private jackOf(place: JackPlace | undefined): BayJack | undefined {

@@ -1,10 +1,8 @@
 import { editRemove } from '@ft/core/edits/make';
 import { inject, Injectable } from '@angular/core';
-import { Store } from '@ngrx/store';
 import type { BayJack } from '@ft/core/views/bay/bayView';
 import type { DeadJack } from '@ft/core/actions/scenes/deadJack';
-import { StudioActions } from '../state/studio.actions';
-import { Planner } from '../workers/planner.service';
+import { Changes } from '../state/changes';
 
 /** What came of marking a jack, in a sentence. */
 function outcome(name: string, { waysRound }: DeadJack): { tone: 'said' | 'trouble'; text: string } {
@@ -20,18 +18,20 @@ function outcome(name: string, { waysRound }: DeadJack): { tone: 'said' | 'troub
 /** Says of jacks that they do not work, or work again. */
 @Injectable({ providedIn: 'root' })
 export class JackFaults {
-  private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
+  private readonly changes = inject(Changes);
 
   /** Marks a jack as faulty and routes whoever used it another way; a faulty one works again. */
   async toggle(jack: BayJack, name: string): Promise<void> {
     if (jack.faulty === true) {
       const edits = [editRemove('fault', {}, jack.lane)];
-      this.store.dispatch(StudioActions.change({ label: `${name} works again`, edits }));
+      this.changes.make(`${name} works again`, edits);
       return;
     }
-    const dead = await this.planner.api.deadJack(jack.lane, '');
-    this.store.dispatch(StudioActions.change({ label: dead.label, edits: dead.edits }));
-    this.store.dispatch(StudioActions.notice(outcome(name, dead)));
+    const dead = await this.changes.worked(`${name} is faulty`, (api) => api.deadJack(jack.lane, ''));
+    if (dead === undefined) return;
+    this.changes.make(dead.label, dead.edits);
+    const { tone, text } = outcome(name, dead);
+    if (tone === 'trouble') this.changes.complain(text);
+    else this.changes.say(text);
   }
 }

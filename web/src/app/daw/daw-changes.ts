@@ -9,9 +9,8 @@ import { TRACK_COLUMNS } from '@ft/core/typed/track/trackCells';
 import type { Bus, Track } from '@ft/core/session/daw/trackSchema';
 import type { TrackTemplate } from '@ft/core/session/daw/trackTemplate';
 import type { Session } from '@ft/core/session/sessionSchema';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { Planner } from '../workers/planner.service';
+import { Changes } from '../state/changes';
 
 const FLAG_WORDS = { muted: 'mute', recordArm: 'record arm', inputMonitor: 'input monitoring' } as const;
 const SESSION_WORDS = { host: 'host', hostProfile: 'kind of host', panLawDb: 'pan law' } as const;
@@ -19,17 +18,18 @@ const SESSION_WORDS = { host: 'host', hostProfile: 'kind of host', panLawDb: 'pa
 /** Turns what a person does on the track sheet into changes. */
 @Injectable({ providedIn: 'root' })
 export class DawChanges {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
 
   /** Takes in a typed cell; where it cannot be so, says why and leaves the text where it was typed. */
   async cell(track: Track, field: TrackField, text: string): Promise<boolean> {
-    const read = await this.planner.api.trackCell(this.asItIs(track), field, text);
     const title = TRACK_COLUMNS.find((column) => column.field === field)?.title ?? field;
-    if (read.ok) this.change(`${track.name}: ${title.toLowerCase()}`, read.edits);
-    else this.complain(`${track.name}: ${read.sentence}`);
-    return read.ok;
+    const label = `${track.name}: ${title.toLowerCase()}`;
+    const read = await this.changes.worked(label, (api) => api.trackCell(this.asItIs(track), field, text));
+    if (read?.ok === true) this.change(label, read.edits);
+    else if (read !== undefined) this.complain(`${track.name}: ${read.sentence}`);
+    return read?.ok ?? false;
   }
 
   flag(track: Track, field: 'muted' | 'recordArm' | 'inputMonitor', value: boolean): void {
@@ -41,11 +41,11 @@ export class DawChanges {
 
   async template(template: TrackTemplate): Promise<void> {
     const what = template.count === 1 ? 'a track' : `${String(template.count)} tracks`;
-    this.change(`Add ${what}`, await this.planner.api.templateTracks(template));
+    await this.changes.work(`Add ${what}`, (api) => api.templateTracks(template));
   }
 
   async removeTrack(track: Track): Promise<void> {
-    this.change(`Remove track ${track.name}`, await this.planner.api.removeTrack(this.asItIs(track)));
+    await this.changes.work(`Remove track ${track.name}`, (api) => api.removeTrack(this.asItIs(track)));
   }
 
   addBus(name: string, width: number): void {
@@ -60,7 +60,7 @@ export class DawChanges {
   }
 
   async removeBus(bus: Bus): Promise<void> {
-    this.change(`Remove bus ${bus.name}`, await this.planner.api.removeBus(bus));
+    await this.changes.work(`Remove bus ${bus.name}`, (api) => api.removeBus(bus));
   }
 
   /** Changes a field of the session: its host, the kind of host, the pan law. */
@@ -72,11 +72,11 @@ export class DawChanges {
   }
 
   change(label: string, edits: readonly Edit[]): void {
-    if (edits.length > 0) this.store.dispatch(StudioActions.change({ label, edits }));
+    this.changes.make(label, edits);
   }
 
   complain(text: string): void {
-    this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+    this.changes.complain(text);
   }
 
   /** The sheet is a plan behind when somebody is quick; a change is made to the track as it is now. */

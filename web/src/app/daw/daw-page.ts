@@ -1,7 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { EMPTY, from, switchMap } from 'rxjs';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import type { TrackRow } from '@ft/core/views/mix/trackView';
 import type { TrackField } from '@ft/core/typed/track/trackCells';
@@ -9,12 +7,14 @@ import type { Track } from '@ft/core/session/daw/trackSchema';
 import { TRACK_KINDS } from '@ft/core/session/daw/trackSchema';
 import { TableExchange } from '../tables/table-exchange';
 import { saveText } from '../shell/save-text';
+import { asked } from '../state/asked';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { Planner } from '../workers/planner.service';
+import { Changes } from '../state/changes';
 import { DawChanges } from './daw-changes';
 import { DawHead } from './daw-head';
 import { TemplateForm } from './template-form';
 import { TrackTrial } from './track-trial';
+import { AnswerState } from '../ui/answer';
 
 /** Typed columns after the name, with what one would type there. */
 const COLUMNS: readonly { readonly field: TrackField; readonly title: string; readonly hint: string }[] = [
@@ -33,25 +33,21 @@ const COLUMNS: readonly { readonly field: TrackField; readonly title: string; re
 /** The session's tracks as their host sees them. A cell is typed; the row says where it leads in the rig. */
 @Component({
   selector: 'ft-daw-page',
-  imports: [DawHead, TableExchange, TemplateForm, TrackTrial],
+  imports: [AnswerState, DawHead, TableExchange, TemplateForm, TrackTrial],
   templateUrl: './daw-page.html',
   styleUrl: './daw-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class DawPage {
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
+  private readonly all = inject(Changes);
   protected readonly changes = inject(DawChanges);
   private readonly selection = this.store.selectSignal(planFeature.selectSelection);
   protected readonly kinds = TRACK_KINDS;
   protected readonly pasting = signal(false);
   protected readonly reading = signal<TableReading | undefined>(undefined);
-  protected readonly rows = toSignal(
-    this.store
-      .select(planFeature.selectPlan)
-      .pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.trackRows())))),
-    { initialValue: [] },
-  );
+  protected readonly told = asked((api) => api.trackRows());
+  protected readonly rows = computed(() => this.told() ?? []);
 
   /** The VCA column is there once there is one to follow. */
   protected readonly columns = computed(() =>
@@ -95,7 +91,7 @@ export class DawPage {
   }
 
   protected async try(text: string): Promise<void> {
-    this.reading.set(await this.planner.api.readTracks(text));
+    this.reading.set(await this.all.worked('Read the list', (api) => api.readTracks(text)));
   }
 
   protected take(): void {
@@ -107,6 +103,7 @@ export class DawPage {
   }
 
   protected async write(): Promise<void> {
-    saveText('tracks.csv', await this.planner.api.writeTracks(), 'text/csv');
+    const text = await this.all.worked('Write the list', (api) => api.writeTracks());
+    if (text !== undefined) saveText('tracks.csv', text, 'text/csv');
   }
 }

@@ -3,10 +3,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Store } from '@ngrx/store';
 import type { FindingView } from '@ft/core/views/findingView';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import type { Grouping } from './finding-groups';
 import { GROUPINGS, groupsOf } from './finding-groups';
+import { Changes } from '../state/changes';
 import { RepairBar } from './repair-bar';
 
 const SIGNS = { error: '▲', warning: '◆', note: '●' } as const;
@@ -20,6 +20,7 @@ const SIGNS = { error: '▲', warning: '◆', note: '●' } as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FindingsPage {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   protected readonly plan = this.store.selectSignal(planFeature.selectPlan);
@@ -50,6 +51,6 @@ export class FindingsPage {
     const session = this.place()?.session;
     if (session === undefined) return;
     const edit = editRemove('waiver', { session }, id);
-    this.store.dispatch(StudioActions.change({ label: 'Drop a waiver that waives nothing', edits: [edit] }));
+    this.changes.make('Drop a waiver that waives nothing', [edit]);
   }
 }

@@ -1,16 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { RepairPreview } from '@ft/core/actions/repairs/repairs';
-import { asked } from '../state/asked';
+import { askedAbout } from '../state/asked';
 import { planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
+import { Changes } from '../state/changes';
+import { AnswerState } from '../ui/answer';
 
 /** Ready changes that mend the selected finding, with what each would do; R takes the first. */
 @Component({
   selector: 'ft-repair-bar',
+  imports: [AnswerState],
   template: `
     @if (key() !== undefined) {
       <section aria-label="Repairs" aria-live="polite">
+        <ft-answer [of]="repairs" what="a repair" />
         @for (repair of repairs(); track repair.label) {
           <div>
             <button type="button" class="main" (click)="take(repair)">
@@ -27,13 +30,9 @@ import { StudioActions } from '../state/studio.actions';
             </span>
           </div>
         } @empty {
-          <span class="quiet">
-            {{
-              repairs() === undefined
-                ? 'Looking for a repair …'
-                : 'No single safe change mends this one: it is for you to decide.'
-            }}
-          </span>
+          @if (repairs() !== undefined) {
+            <span class="quiet">No single safe change mends this one: it is for you to decide.</span>
+          }
         }
       </section>
     }
@@ -62,16 +61,17 @@ import { StudioActions } from '../state/studio.actions';
   host: { '(document:keydown)': 'onKey($event)' },
 })
 export class RepairBar {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly finding = this.store.selectSignal(planFeature.selectFinding);
   protected readonly key = computed(() => {
     const finding = this.finding();
     return finding === undefined || finding.waivedFor !== undefined ? undefined : finding.key;
   });
-  protected readonly repairs = asked(this.key, (api, key) => api.repairs(key));
+  protected readonly repairs = askedAbout(this.key, (api, key) => api.repairs(key));
 
   protected take({ label, edits }: RepairPreview): void {
-    this.store.dispatch(StudioActions.change({ label: `Repair: ${label}`, edits }));
+    this.changes.make(`Repair: ${label}`, edits);
   }
 
   protected onKey(event: KeyboardEvent): void {

@@ -1,24 +1,27 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { catchError, EMPTY, switchMap } from 'rxjs';
+import { EMPTY } from 'rxjs';
 import type { HistoryLine } from '@ft/contract/api';
+import { answered } from '../state/answered';
 import { Api, apiErrorOf } from '../state/api.service';
 import { authorId } from '../state/author';
+import { Changes } from '../state/changes';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import { AnswerState } from '../ui/answer';
 
 /** Everything that was changed, newest first; any change can be taken back while nothing builds on it. */
 @Component({
   selector: 'ft-history-page',
-  imports: [DatePipe],
+  imports: [AnswerState, DatePipe],
   template: `
     <section class="page" aria-label="History">
       <div class="page-head">
         <h1>History</h1>
         <span class="quiet">every change since the studio came here; undo works across reloads</span>
       </div>
+      <ft-answer [of]="newest" what="the history" />
       @if (entries(); as list) {
         @if (list.length === 0) {
           <p class="empty">
@@ -83,20 +86,15 @@ import { studioFeature } from '../state/studio.feature';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class HistoryPage {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly api = inject(Api);
   private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
   /** Older pages that were asked for. They do not change any more. */
   private readonly past = signal<readonly HistoryLine[]>([]);
   private readonly pastMore = signal<boolean | undefined>(undefined);
-  private readonly newest = toSignal(
-    this.store
-      .select(studioFeature.selectHistoryPlace)
-      .pipe(
-        switchMap(({ studioId }) =>
-          studioId === null ? EMPTY : this.api.history(studioId, authorId()).pipe(catchError(() => EMPTY)),
-        ),
-      ),
+  protected readonly newest = answered(this.store.select(studioFeature.selectHistoryPlace), ({ studioId }) =>
+    studioId === null ? EMPTY : this.api.history(studioId, authorId()),
   );
   protected readonly entries = computed(() => {
     const page = this.newest();
@@ -116,7 +114,7 @@ export class HistoryPage {
         this.pastMore.set(more);
       },
       error: (error: unknown) => {
-        this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: apiErrorOf(error).message }));
+        this.changes.complain(apiErrorOf(error).message);
       },
     });
   }

@@ -7,8 +7,8 @@ import type { FindingView } from '@ft/core/views/findingView';
 import { formatDb, formatLevel, formatMs, formatSamples } from '@ft/core/units/format';
 import { DraftActions, draftFeature } from '../state/draft.feature';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import { Changes } from '../state/changes';
 import { SettingField } from './setting-field';
 
 /** What a reader calls each kind of place. */
@@ -31,6 +31,7 @@ const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Inspector {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   protected readonly finding = this.store.selectSignal(planFeature.selectFinding);
   protected readonly hop = this.store.selectSignal(planFeature.selectCurrentHop);
@@ -66,7 +67,7 @@ export class Inspector {
     const reason = this.reason().trim();
     if (session === undefined || reason === '') return;
     const edit = editAdd('waiver', { session }, { id: finding.key, reason });
-    this.store.dispatch(StudioActions.change({ label: `Waive: ${finding.title}`, edits: [edit] }));
+    this.changes.make(`Waive: ${finding.title}`, [edit]);
     this.store.dispatch(DraftActions.drop({ key: this.waiverKey() }));
   }
 
@@ -74,9 +75,7 @@ export class Inspector {
     const session = this.place()?.session;
     if (session === undefined) return;
     const edit = editRemove('waiver', { session }, finding.key);
-    this.store.dispatch(
-      StudioActions.change({ label: `Take back the waiver: ${finding.title}`, edits: [edit] }),
-    );
+    this.changes.make(`Take back the waiver: ${finding.title}`, [edit]);
   }
 
   protected close(): void {

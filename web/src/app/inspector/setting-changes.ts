@@ -3,13 +3,14 @@ import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { SettingCell } from '@ft/core/views/settingCells';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import { Changes } from '../state/changes';
 import { typedNumber } from '@ft/core/text/typedNumber';
 
 /** Turns knobs and throws switches of the scene. */
 @Injectable({ providedIn: 'root' })
 export class SettingChanges {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
@@ -37,8 +38,6 @@ export class SettingChanges {
     else if (value === cell.value) return;
     const edit = editKnob(place, { key: cell.key, value, was });
     const shown = typeof value === 'boolean' ? (value ? 'on' : 'off') : `${String(value)} ${cell.spec.unit}`;
-    this.store.dispatch(
-      StudioActions.change({ label: `${where}: ${cell.spec.title} ${shown}`, edits: [edit] }),
-    );
+    this.changes.make(`${where}: ${cell.spec.title} ${shown}`, [edit]);
   }
 }

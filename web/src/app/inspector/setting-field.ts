@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core
 import { Store } from '@ngrx/store';
 import type { SettingCell } from '@ft/core/views/settingCells';
 import { PlanActions } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
+import { Changes } from '../state/changes';
 import { SettingChanges } from './setting-changes';
 
 /** One knob: a figure, a switch with positions, or an on-off switch. */
@@ -97,6 +97,7 @@ export class SettingField {
   readonly cell = input.required<SettingCell>();
   /** What the reader calls the unit. */
   readonly where = input.required<string>();
+  private readonly all = inject(Changes);
   private readonly store = inject(Store);
   protected readonly changes = inject(SettingChanges);
 
@@ -115,6 +116,6 @@ export class SettingField {
   /** A figure that does not fit stays as it was typed, with the reason. */
   protected enter(field: HTMLInputElement): void {
     const refusal = this.changes.enter(this.cell(), this.where(), field.value);
-    if (refusal !== undefined) this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: refusal }));
+    if (refusal !== undefined) this.all.complain(refusal);
   }
 }

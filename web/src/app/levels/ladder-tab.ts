@@ -4,25 +4,27 @@ import type { Advised } from '@ft/core/actions/advice/advised';
 import type { ThreadId } from '@ft/core/rig/ids';
 import { formatDb, formatLevel } from '@ft/core/units/format';
 import { Chart } from '../charts/chart';
-import { asked } from '../state/asked';
+import { askedAbout } from '../state/asked';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
 import { ladderChart } from './ladder-chart';
+import { Changes } from '../state/changes';
+import { AnswerState } from '../ui/answer';
 
 /** The ladder of one thread as a chart, with what to turn and where its noise is made. */
 @Component({
   selector: 'ft-ladder-tab',
-  imports: [Chart],
+  imports: [AnswerState, Chart],
   templateUrl: './ladder-tab.html',
   styleUrl: './two-columns.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class LadderTab {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
   protected readonly strip = this.store.selectSignal(planFeature.selectStrip);
   protected readonly rows = computed(() => this.plan()?.rows ?? []);
-  protected readonly advice = asked(
+  protected readonly advice = askedAbout(
     computed(() => this.strip()?.thread),
     (api, id) => api.threadAdvice(id),
   );
@@ -42,6 +44,6 @@ export class LadderTab {
   }
 
   protected take({ label, edits }: Advised): void {
-    if (label !== undefined) this.store.dispatch(StudioActions.change({ label, edits }));
+    if (label !== undefined) this.changes.make(label, edits);
   }
 }

@@ -1,14 +1,15 @@
 import { editAdd, editRemove, editSet } from '@ft/core/edits/make';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { LineUpRow } from '@ft/core/views/levels/lineUpSheet';
 import { formatGain, formatLevel } from '@ft/core/units/format';
 import { typedNumber } from '@ft/core/text/typedNumber';
 import { sheetAddress } from '../state/api.service';
 import { asked } from '../state/asked';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { FileLink } from '../ui/file-link';
+import { Changes } from '../state/changes';
+import { AnswerState } from '../ui/answer';
 
 const KINDS: Readonly<Record<LineUpRow['kind'], string>> = {
   output: 'Outputs: send from the DAW, read at the connector',
@@ -19,17 +20,17 @@ const KINDS: Readonly<Record<LineUpRow['kind'], string>> = {
 /** The tones to send, what to expect, what was read, and the error. */
 @Component({
   selector: 'ft-line-up-tab',
-  imports: [FileLink],
+  imports: [AnswerState, FileLink],
   templateUrl: './line-up-tab.html',
   styleUrl: './stacked.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class LineUpTab {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
-  private readonly asking = signal(true);
-  protected readonly rows = asked(this.asking, (api) => api.lineUp());
+  protected readonly rows = asked((api) => api.lineUp());
   protected readonly groups = computed(() =>
     (Object.keys(KINDS) as LineUpRow['kind'][])
       .map((kind) => ({ title: KINDS[kind], rows: (this.rows() ?? []).filter((row) => row.kind === kind) }))
@@ -50,7 +51,7 @@ export class LineUpTab {
     const value = typedNumber(text);
     if (text !== '' && (value === undefined || value < -150 || value > 60)) {
       const told = `“${text}” is not a level. Type what the meter shows, in ${row.expectUnit}.`;
-      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: told }));
+      this.changes.complain(told);
       return;
     }
     const label = `Line-up: ${row.name} read ${text === '' ? 'again' : text}`;
@@ -64,6 +65,6 @@ export class LineUpTab {
         : value === undefined
           ? [editRemove('reading', place, id)]
           : [editSet('reading', place, id, { field: 'level', value, was })];
-    if (edits.length > 0) this.store.dispatch(StudioActions.change({ label, edits }));
+    if (edits.length > 0) this.changes.make(label, edits);
   }
 }

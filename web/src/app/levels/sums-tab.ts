@@ -5,8 +5,9 @@ import type { SumRow } from '@ft/core/views/levels/sumView';
 import type { LaneId } from '@ft/core/rig/ids';
 import { formatDb, formatFrequency, formatGain, formatMs } from '@ft/core/units/format';
 import { Chart, themeColour } from '../charts/chart';
-import { asked } from '../state/asked';
+import { asked, askedAbout } from '../state/asked';
 import { PlanActions } from '../state/plan.feature';
+import { AnswerState } from '../ui/answer';
 
 /** Bars down to here; what is softer plays no part. */
 const FLOOR_UNDER_DB = 50;
@@ -14,19 +15,18 @@ const FLOOR_UNDER_DB = 50;
 /** What every bus, summing input, converter and cue sees when everything sounds. */
 @Component({
   selector: 'ft-sums-tab',
-  imports: [Chart],
+  imports: [AnswerState, Chart],
   templateUrl: './sums-tab.html',
   styleUrl: './sums-tab.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SumsTab {
   private readonly store = inject(Store);
-  private readonly asking = signal(true);
   private readonly chosen = signal<LaneId | undefined>(undefined);
-  protected readonly rows = asked(this.asking, (api) => api.sums());
+  protected readonly rows = asked((api) => api.sums());
   protected readonly lane = computed(() => this.chosen() ?? this.rows()?.[0]?.lane);
   protected readonly row = computed(() => this.rows()?.find(({ lane }) => lane === this.lane()));
-  protected readonly parts = asked(this.lane, (api, lane) => api.contributions(lane));
+  protected readonly parts = askedAbout(this.lane, (api, lane) => api.contributions(lane));
   protected readonly gain = formatGain;
   protected readonly db = formatDb;
   protected readonly ms = formatMs;

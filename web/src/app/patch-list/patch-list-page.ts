@@ -3,10 +3,9 @@ import { Store } from '@ngrx/store';
 import type { PatchLine } from '@ft/core/views/bay/patchList';
 import { sheetAddress } from '../state/api.service';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { FileLink } from '../ui/file-link';
-import { Planner } from '../workers/planner.service';
+import { Changes } from '../state/changes';
 
 /** The cords of the scene, room by room: plug, tick, print. */
 @Component({
@@ -17,8 +16,8 @@ import { Planner } from '../workers/planner.service';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class PatchListPage {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
   private readonly selection = this.store.selectSignal(planFeature.selectSelection);
@@ -50,8 +49,6 @@ export class PatchListPage {
   }
 
   protected async tick(line: PatchLine): Promise<void> {
-    const patch = await this.planner.api.tickCord(line.cord);
-    if (patch.ok) this.store.dispatch(StudioActions.change({ label: patch.label, edits: patch.edits }));
-    else this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: patch.sentence }));
+    this.changes.take(await this.changes.worked('Tick the cord', (api) => api.tickCord(line.cord)));
   }
 }

@@ -1,23 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { combineLatest, EMPTY, from, switchMap } from 'rxjs';
 import type { DeviceId } from '@ft/core/rig/ids';
 import type { TypeForm } from '@ft/core/rig/paramFields';
 import type { Device } from '@ft/core/rig/rigSchema';
 import { SettingField } from '../inspector/setting-field';
-import { PlanActions, planFeature } from '../state/plan.feature';
+import { askedAbout } from '../state/asked';
+import { PlanActions } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';
-import { Planner } from '../workers/planner.service';
 import { DeviceForm } from './device-form';
 import { LossBar } from './loss-bar';
 import { RigChanges } from './rig-changes';
+import { typeForms } from './type-forms';
+import { AnswerState } from '../ui/answer';
 
 /** One device: its data, connectors and what they are wired to, where it is used, and its knobs. */
 @Component({
   selector: 'ft-device-page',
-  imports: [DeviceForm, LossBar, RouterLink, SettingField],
+  imports: [AnswerState, DeviceForm, LossBar, RouterLink, SettingField],
   templateUrl: './device-page.html',
   styleUrl: './device-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -25,34 +25,24 @@ import { RigChanges } from './rig-changes';
 export class DevicePage {
   readonly device = input.required<string>();
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   private readonly router = inject(Router);
   private readonly route = inject(ActivatedRoute);
   protected readonly changes = inject(RigChanges);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
-  private readonly plan$ = this.store.select(planFeature.selectPlan);
 
   protected readonly it = computed(() => this.studio()?.rig.devices.find(({ id }) => id === this.device()));
   protected readonly room = computed(
     () => this.studio()?.rig.rooms.find(({ id }) => id === this.it()?.room)?.name ?? '',
   );
-  private readonly forms = toSignal(from(this.planner.api.typeForms()), { initialValue: [] });
+  private readonly forms = typeForms();
   protected readonly form = computed((): TypeForm | undefined =>
     this.forms().find(({ type }) => type === this.it()?.type),
   );
-  protected readonly view = toSignal(
-    combineLatest([toObservable(this.device), this.plan$]).pipe(
-      switchMap(([id, plan]) => (plan === null ? EMPTY : from(this.planner.api.device(id as DeviceId)))),
-    ),
-  );
+  protected readonly view = askedAbout(this.device, (api, id) => api.device(id as DeviceId));
   protected readonly channel = signal(1);
-  protected readonly knobs = toSignal(
-    combineLatest([toObservable(this.device), toObservable(this.channel), this.plan$]).pipe(
-      switchMap(([id, channel, plan]) =>
-        plan === null ? EMPTY : from(this.planner.api.channelSettings(id as DeviceId, channel)),
-      ),
-    ),
-    { initialValue: [] },
+  protected readonly knobs = askedAbout(
+    computed(() => ({ device: this.device() as DeviceId, channel: this.channel() })),
+    (api, { device, channel }) => api.channelSettings(device, channel),
   );
   protected readonly channels = computed(() =>
     Array.from({ length: this.view()?.channels ?? 0 }, (_, i) => i + 1),

@@ -9,20 +9,18 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { from } from 'rxjs';
 import { nameMatches } from '@ft/core/text/nameMatch';
 import type { TypeForm } from '@ft/core/rig/paramFields';
 import type { Device, Room } from '@ft/core/rig/rigSchema';
 import { PlanActions } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';
 import { typedNumber } from '@ft/core/text/typedNumber';
-import { Planner } from '../workers/planner.service';
 import { DeviceForm } from './device-form';
 import { paramTitle } from './param-title';
 import { RigChanges } from './rig-changes';
+import { typeForms } from './type-forms';
 
 const NAMES = new Intl.Collator('en', { numeric: true });
 const MOST_AT_ONCE = 100;
@@ -48,7 +46,6 @@ function racksOf(devices: readonly Device[]): readonly { rack: string; devices: 
 })
 export class DevicesTab {
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   private readonly detector = inject(ChangeDetectorRef);
   private readonly openRow = viewChild<ElementRef<HTMLElement>>('openRow');
   private readonly nameField = viewChild<ElementRef<HTMLInputElement>>('deviceName');
@@ -70,7 +67,7 @@ export class DevicesTab {
       .filter(({ count }) => count > 0 || this.filter().trim() === '');
   });
   protected readonly empty = computed(() => (this.studio()?.rig.devices.length ?? 0) === 0);
-  protected readonly forms = toSignal(from(this.planner.api.typeForms()), { initialValue: [] });
+  protected readonly forms = typeForms();
   /** The device whose parameters are open. */
   protected readonly opened = signal('');
   protected readonly newKind = signal('');

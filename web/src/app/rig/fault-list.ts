@@ -1,18 +1,16 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { Store } from '@ngrx/store';
-import { EMPTY, from, switchMap } from 'rxjs';
-import type { FaultLine } from '@ft/core/views/rig/faultLines';
-import { planFeature } from '../state/plan.feature';
-import { Planner } from '../workers/planner.service';
+import { asked } from '../state/asked';
+import { AnswerState } from '../ui/answer';
 import { RigChanges } from './rig-changes';
 
 /** What does not work until somebody mends it. Nothing is routed over it. */
 @Component({
   selector: 'ft-fault-list',
+  imports: [AnswerState],
   template: `
     <h2>Faulty jacks</h2>
-    @if (faults().length === 0) {
+    <ft-answer [of]="faults" what="the faulty jacks" />
+    @if (faults()?.length === 0) {
       <p class="quiet">
         None. Where a jack is dead, say so at the bay or on the work list: nothing is routed over it then.
       </p>
@@ -55,12 +53,6 @@ import { RigChanges } from './rig-changes';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class FaultList {
-  private readonly planner = inject(Planner);
   protected readonly changes = inject(RigChanges);
-  protected readonly faults = toSignal(
-    inject(Store)
-      .select(planFeature.selectPlan)
-      .pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.faults())))),
-    { initialValue: [] as readonly FaultLine[] },
-  );
+  protected readonly faults = asked((api) => api.faults());
 }

@@ -10,9 +10,10 @@ import type { HardwireId } from '@ft/core/rig/ids';
 import { idFromName } from '@ft/core/rig/ids';
 import type { FaultLine } from '@ft/core/views/rig/faultLines';
 import type { Adaptor, CordStock, Device, Room } from '@ft/core/rig/rigSchema';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { Planner } from '../workers/planner.service';
+import type { Remote } from 'comlink';
+import type { PlannerApi } from '../workers/planner-api';
+import { Changes } from '../state/changes';
 import type { RigChange } from '../workers/rig-answers';
 
 /** A thing of a list before it has an id. */
@@ -26,8 +27,8 @@ export interface AskedChange extends RigChange {
 /** Turns what a person does on the rig page into changes. */
 @Injectable({ providedIn: 'root' })
 export class RigChanges {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   /** The change that waits for a yes. */
   readonly asked = signal<AskedChange | undefined>(undefined);
@@ -92,19 +93,19 @@ export class RigChanges {
 
   /** Gives a device other parameters; asks first where threads would break. */
   async setParams(device: Device, params: Readonly<Record<string, unknown>>): Promise<void> {
-    this.askOrMake(`${device.name}: data`, await this.planner.api.changeParams(device, params));
+    await this.askOrMake(`${device.name}: data`, (api) => api.changeParams(device, params));
   }
 
   async removeDevice(device: Device): Promise<void> {
-    this.askOrMake(`Remove ${device.name} and its wires`, await this.planner.api.removeDevice(device));
+    await this.askOrMake(`Remove ${device.name} and its wires`, (api) => api.removeDevice(device));
   }
 
   async removeRoom(room: Room): Promise<void> {
-    this.askOrMake(`Remove ${room.name} and what is in it`, await this.planner.api.removeRoom(room));
+    await this.askOrMake(`Remove ${room.name} and what is in it`, (api) => api.removeRoom(room));
   }
 
   async removeStock(stock: CordStock): Promise<void> {
-    this.askOrMake(`Remove ${stock.name}`, await this.planner.api.removeStock(stock));
+    await this.askOrMake(`Remove ${stock.name}`, (api) => api.removeStock(stock));
   }
 
   removeWire(id: HardwireId, label: string): void {
@@ -120,14 +121,19 @@ export class RigChanges {
 
   /** Says what could not be understood. */
   complain(text: string): void {
-    this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+    this.changes.complain(text);
   }
 
   change(label: string, edits: readonly Edit[]): void {
-    if (edits.length > 0) this.store.dispatch(StudioActions.change({ label, edits }));
+    this.changes.make(label, edits);
   }
 
-  private askOrMake(label: string, change: RigChange): void {
+  private async askOrMake(
+    label: string,
+    ask: (api: Remote<PlannerApi>) => Promise<RigChange>,
+  ): Promise<void> {
+    const change = await this.changes.worked(label, ask);
+    if (change === undefined) return;
     const { scenes, devices } = change.loss;
     if (scenes.length > 0 || devices.length > 1) this.asked.set({ label, ...change });
     else this.change(label, change.edits);

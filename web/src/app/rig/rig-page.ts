@@ -1,23 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { EMPTY, from, switchMap } from 'rxjs';
-import { planFeature } from '../state/plan.feature';
+import { asked } from '../state/asked';
 import { studioFeature } from '../state/studio.feature';
-import { Planner } from '../workers/planner.service';
 import { CheckTab } from './check-tab';
 import { CordsTab } from './cords-tab';
 import { DevicesTab } from './devices-tab';
 import { LossBar } from './loss-bar';
 import { TablesTab } from './tables-tab';
 import { WiringTab } from './wiring-tab';
+import { AnswerState } from '../ui/answer';
 
 type Tab = 'devices' | 'wiring' | 'cords' | 'check' | 'tables';
 
 /** The rig: rooms, devices with their parameters, fixed wiring, and the cords on the hook. */
 @Component({
   selector: 'ft-rig-page',
-  imports: [CheckTab, CordsTab, DevicesTab, LossBar, TablesTab, WiringTab],
+  imports: [AnswerState, CheckTab, CordsTab, DevicesTab, LossBar, TablesTab, WiringTab],
   template: `
     <section class="page" aria-label="Rig">
       <div class="page-head">
@@ -36,6 +34,7 @@ type Tab = 'devices' | 'wiring' | 'cords' | 'check' | 'tables';
         <span class="quiet aside">what is bolted in; figures are typical until you enter your own</span>
       </div>
       <ft-loss-bar />
+      <ft-answer [of]="told" what="the rig check" />
       @switch (tab()) {
         @case ('devices') {
           <ft-devices-tab />
@@ -74,22 +73,17 @@ type Tab = 'devices' | 'wiring' | 'cords' | 'check' | 'tables';
 })
 export class RigPage {
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   protected readonly tab = signal<Tab>('devices');
-  protected readonly notes = toSignal(
-    this.store
-      .select(planFeature.selectPlan)
-      .pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.rigNotes())))),
-    { initialValue: [] },
-  );
+  protected readonly told = asked((api) => api.rigNotes());
+  protected readonly notes = computed(() => this.told() ?? []);
   protected readonly parts = computed((): readonly { tab: Tab; name: string; count?: number }[] => {
     const rig = this.studio()?.rig;
     return [
       { tab: 'devices', name: 'Rooms and devices', count: rig?.devices.length ?? 0 },
       { tab: 'wiring', name: 'Fixed wiring', count: rig?.hardwires.length ?? 0 },
       { tab: 'cords', name: 'Cords', count: rig?.cords.length ?? 0 },
-      { tab: 'check', name: 'Rig check', count: this.notes().length },
+      { tab: 'check', name: 'Rig check', count: this.told()?.length },
       { tab: 'tables', name: 'Tables' },
     ];
   });

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import type { RigTableName } from '@ft/core/formats/csv/rigTables';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import { saveText } from '../shell/save-text';
-import { Planner } from '../workers/planner.service';
+import { Changes } from '../state/changes';
 import { RigChanges } from './rig-changes';
 import { TableExchange } from '../tables/table-exchange';
 
@@ -66,7 +66,7 @@ const TABLES: readonly [Table, ...Table[]] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TablesTab {
-  private readonly planner = inject(Planner);
+  private readonly all = inject(Changes);
   private readonly changes = inject(RigChanges);
   protected readonly tables = TABLES;
   protected readonly table = signal<Table>(TABLES[0]);
@@ -78,7 +78,8 @@ export class TablesTab {
   }
 
   protected async try(text: string): Promise<void> {
-    this.reading.set(await this.planner.api.readTable(this.table().name, text));
+    const { name } = this.table();
+    this.reading.set(await this.all.worked('Read the table', (api) => api.readTable(name, text)));
   }
 
   protected take(): void {
@@ -93,6 +94,7 @@ export class TablesTab {
 
   protected async write(): Promise<void> {
     const { name } = this.table();
-    saveText(`${name}.csv`, await this.planner.api.writeTable(name), 'text/csv');
+    const text = await this.all.worked('Write the table', (api) => api.writeTable(name));
+    if (text !== undefined) saveText(`${name}.csv`, text, 'text/csv');
   }
 }

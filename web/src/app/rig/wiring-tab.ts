@@ -1,15 +1,12 @@
 import { ScrollingModule } from '@angular/cdk/scrolling';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { Store } from '@ngrx/store';
-import { combineLatest, debounceTime, EMPTY, from, of, switchMap } from 'rxjs';
 import type { WireWish } from '@ft/core/actions/rig/wirePreview';
 import { nameMatches } from '@ft/core/text/nameMatch';
 import { typedNumber } from '@ft/core/text/typedNumber';
-import { planFeature } from '../state/plan.feature';
-import { Planner } from '../workers/planner.service';
+import { asked, askedAbout } from '../state/asked';
 import { RigChanges } from './rig-changes';
 import { WirePreviewList } from './wire-preview-list';
+import { AnswerState } from '../ui/answer';
 
 type What = WireWish['what'];
 const WAIT_MS = 120;
@@ -36,14 +33,12 @@ const WAYS: readonly { readonly what: What; readonly name: string; readonly hint
 /** Fixed wiring: whole looms at once, shown before they are drawn, and every wire that is there. */
 @Component({
   selector: 'ft-wiring-tab',
-  imports: [ScrollingModule, WirePreviewList],
+  imports: [AnswerState, ScrollingModule, WirePreviewList],
   templateUrl: './wiring-tab.html',
   styleUrl: './wiring-tab.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class WiringTab {
-  private readonly planner = inject(Planner);
-  private readonly plan$ = inject(Store).select(planFeature.selectPlan);
   protected readonly changes = inject(RigChanges);
   protected readonly ways = WAYS;
   protected readonly what = signal<What>('loom');
@@ -77,26 +72,18 @@ export class WiringTab {
         return { what: 'clear', at };
     }
   });
-  protected readonly preview = toSignal(
-    combineLatest([toObservable(this.wish), this.plan$]).pipe(
-      debounceTime(WAIT_MS),
-      switchMap(([wish]) => (wish === undefined ? of(undefined) : from(this.planner.api.wirePreview(wish)))),
-    ),
-  );
+  protected readonly preview = askedAbout(this.wish, (api, wish) => api.wirePreview(wish), WAIT_MS);
   protected readonly ready = computed(() => {
     const preview = this.preview();
     return preview?.ok === true && preview.edits.length > 0;
   });
-  private readonly wires = toSignal(
-    this.plan$.pipe(switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.wires())))),
-    { initialValue: [] },
-  );
+  protected readonly wires = asked((api) => api.wires());
   protected readonly shown = computed(() =>
-    this.wires().filter((wire) => nameMatches(`${wire.from} ${wire.to}`, this.filter().trim())),
+    (this.wires() ?? []).filter((wire) => nameMatches(`${wire.from} ${wire.to}`, this.filter().trim())),
   );
-  protected readonly none = computed(() => this.wires().length === 0);
-  protected readonly outs = this.rows('out');
-  protected readonly ins = this.rows('in');
+  protected readonly none = computed(() => this.wires()?.length === 0);
+  protected readonly outs = asked((api) => api.rowNames('out'));
+  protected readonly ins = asked((api) => api.rowNames('in'));
 
   protected choose(what: What): void {
     this.what.set(what);
@@ -116,14 +103,5 @@ export class WiringTab {
 
   protected title(): string {
     return WAYS.find(({ what }) => what === this.what())?.name ?? '';
-  }
-
-  private rows(direction: 'in' | 'out') {
-    return toSignal(
-      this.plan$.pipe(
-        switchMap((plan) => (plan === null ? EMPTY : from(this.planner.api.rowNames(direction)))),
-      ),
-      { initialValue: [] },
-    );
   }
 }

@@ -1,19 +1,18 @@
 import { editSet, fieldRead } from '@ft/core/edits/make';
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { combineLatest, filter, from, of, switchMap } from 'rxjs';
 import type { Alternative, RoleReasons } from '@ft/core/views/routing/wayReasons';
 import type { ThreadId } from '@ft/core/rig/ids';
 import type { Preference } from '@ft/core/session/preferences';
 import { PREFERENCE_ORDER } from '@ft/core/session/preferences';
+import { askedAbout } from '../state/asked';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { StatusMark } from '../track/status-mark';
-import { Planner } from '../workers/planner.service';
 import { SceneRouter } from '../workers/scene-router.service';
+import { Changes } from '../state/changes';
+import { AnswerState } from '../ui/answer';
 
 const PREFERENCE_WORDS: Readonly<Record<Preference, string>> = {
   keep: 'keep what is plugged already',
@@ -28,14 +27,14 @@ const PREFERENCE_WORDS: Readonly<Record<Preference, string>> = {
 /** How the router decides: what it prefers, why each thread goes its way, and what else there would be. */
 @Component({
   selector: 'ft-routing-page',
-  imports: [DecimalPipe, StatusMark],
+  imports: [AnswerState, DecimalPipe, StatusMark],
   templateUrl: './routing-page.html',
   styleUrl: './routing-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class RoutingPage {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   protected readonly router = inject(SceneRouter);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
   private readonly strip = this.store.selectSignal(planFeature.selectStrip);
@@ -48,12 +47,7 @@ export class RoutingPage {
   protected readonly thread = computed(
     () => this.chosen() ?? this.strip()?.thread ?? this.rows()[0]?.thread.id,
   );
-  protected readonly why = toSignal(
-    combineLatest([
-      this.store.select(planFeature.selectPlan).pipe(filter((plan) => plan !== null)),
-      toObservable(this.thread),
-    ]).pipe(switchMap(([, id]) => (id === undefined ? of(undefined) : from(this.planner.api.reasons(id))))),
-  );
+  protected readonly why = askedAbout(this.thread, (api, id) => api.reasons(id));
 
   protected select(id: ThreadId): void {
     this.chosen.set(id);
@@ -69,7 +63,7 @@ export class RoutingPage {
     const value = was.map((each) => (each === preference ? other : each === other ? preference : each));
     const edit = editSet('session', {}, session.id, { field: 'routing', value, was });
     const label = `Routing: ${PREFERENCE_WORDS[preference]} ${by < 0 ? 'before' : 'after'} ${PREFERENCE_WORDS[other]}`;
-    this.store.dispatch(StudioActions.change({ label, edits: [edit] }));
+    this.changes.make(label, [edit]);
   }
 
   /** Pins the thread to another unit; the router does the rest. */
@@ -78,7 +72,6 @@ export class RoutingPage {
     if (row === undefined) return;
     const { id, pins } = row.thread;
     const pin = fieldRead('thread', `pins.${role}`, station, pins[role]);
-    const edits = await this.planner.api.changeThread(id, pin);
-    this.store.dispatch(StudioActions.change({ label: `${row.name}: ${title} ${name}`, edits }));
+    await this.changes.work(`${row.name}: ${title} ${name}`, (api) => api.changeThread(id, pin));
   }
 }

@@ -1,13 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { combineLatest, filter, from, switchMap } from 'rxjs';
 import type { KnobGroup, KnobLine } from '@ft/core/views/scenes/comparison';
 import { KNOB_GROUPS } from '@ft/core/views/scenes/comparison';
-import { planFeature } from '../state/plan.feature';
+import { askedAbout } from '../state/asked';
 import { studioFeature } from '../state/studio.feature';
-import { Planner } from '../workers/planner.service';
 import type { Side } from '../workers/scene-answers';
+import { AnswerState } from '../ui/answer';
 
 /** One thing that can stand on a side. */
 interface SideChoice {
@@ -19,13 +17,13 @@ interface SideChoice {
 /** Two scenes side by side, of this session or another, and what is on the floor. */
 @Component({
   selector: 'ft-compare-tab',
+  imports: [AnswerState],
   templateUrl: './compare-tab.html',
   styleUrl: './compare-tab.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CompareTab {
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
 
@@ -53,14 +51,9 @@ export class CompareTab {
   protected readonly left = computed(() => this.chosenLeft() ?? 'floor');
   protected readonly right = computed(() => this.chosenRight() ?? this.hereKey());
 
-  protected readonly difference = toSignal(
-    combineLatest([
-      this.store.select(planFeature.selectPlan).pipe(filter((plan) => plan !== null)),
-      toObservable(this.left),
-      toObservable(this.right),
-    ]).pipe(
-      switchMap(([, left, right]) => from(this.planner.api.compare(this.sideOf(left), this.sideOf(right)))),
-    ),
+  protected readonly difference = askedAbout(
+    computed(() => ({ left: this.sideOf(this.left()), right: this.sideOf(this.right()) })),
+    (api, { left, right }) => api.compare(left, right),
   );
   protected readonly isAlike = computed(() => {
     const it = this.difference();

@@ -5,33 +5,35 @@ import { Store } from '@ngrx/store';
 import type { SceneStart } from '@ft/core/actions/scenes/sceneEdits';
 import type { SceneId } from '@ft/core/rig/ids';
 import type { Scene, Thread } from '@ft/core/session/sessionSchema';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { Planner } from '../workers/planner.service';
+import { Changes } from '../state/changes';
 
 /** Turns what a person does with scenes into changes. */
 @Injectable({ providedIn: 'root' })
 export class SceneChanges {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
 
   /** Makes a scene of the one at the top. @returns its id, or undefined where nothing was made. */
   async make(name: string, start: SceneStart): Promise<SceneId | undefined> {
-    const made = name.trim() === '' ? undefined : await this.planner.api.newScene(name.trim(), start);
+    const label = `Add scene ${name.trim()}`;
+    const made =
+      name.trim() === ''
+        ? undefined
+        : await this.changes.worked(label, (api) => api.newScene(name.trim(), start));
     if (made === undefined) {
       const text = 'No scene was made: type a name for it first.';
-      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+      this.changes.complain(text);
       return undefined;
     }
-    this.store.dispatch(StudioActions.change({ label: `Add scene ${name.trim()}`, edits: made.edits }));
+    this.changes.make(label, made.edits);
     return made.id;
   }
 
   /** Says that the scene at the top is on the floor as it is. */
   async markOnFloor(scene: Scene): Promise<void> {
-    const edits = await this.planner.api.markOnFloor(false);
-    this.store.dispatch(StudioActions.change({ label: `${scene.name} is on the floor`, edits }));
+    await this.changes.work(`${scene.name} is on the floor`, (api) => api.markOnFloor(false));
   }
 
   rename(scene: Scene, typed: string): void {
@@ -55,15 +57,14 @@ export class SceneChanges {
 
   /** Brings a thread into a scene, or takes it out. */
   async include(thread: Thread, name: string, scene: Scene, isIn: boolean): Promise<void> {
-    const edits = await this.planner.api.threadInScene(thread.id, scene.id, isIn);
     const label = isIn ? `${name} into ${scene.name}` : `${name} out of ${scene.name}`;
-    this.store.dispatch(StudioActions.change({ label, edits }));
+    await this.changes.work(label, (api) => api.threadInScene(thread.id, scene.id, isIn));
   }
 
   private set(scene: Scene, change: FieldChange<'scene'>, label: string): void {
     const session = this.found()?.session.id;
     if (session === undefined) return;
     const edit = editSet('scene', { session }, scene.id, change);
-    this.store.dispatch(StudioActions.change({ label, edits: [edit] }));
+    this.changes.make(label, [edit]);
   }
 }

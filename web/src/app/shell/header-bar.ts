@@ -41,6 +41,7 @@ export class HeaderBar {
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
   /** Nothing found is said only once something was looked at. */
   protected readonly planned = computed(() => this.plan() !== null);
+  protected readonly failed = this.store.selectSignal(planFeature.selectFailure);
   protected readonly theme = signal(document.documentElement.dataset['theme'] ?? 'dim');
 
   protected readonly errors = computed(() => this.count('error'));

@@ -7,8 +7,8 @@ import { BUFFER_SAMPLES, WORD_LENGTHS_BITS } from '@ft/core/session/sessionSchem
 import { SAMPLE_RATES_HZ } from '@ft/core/units/sampleRates';
 import { referenceDbuOf } from '@ft/core/units/digitalLevel';
 import { formatLevel } from '@ft/core/units/format';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import { Changes } from '../state/changes';
 import { typedNumber } from '@ft/core/text/typedNumber';
 
 /** A name that can be changed, and the edit that changes it. */
@@ -28,6 +28,7 @@ interface NameField {
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SessionPanel {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   protected readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   protected readonly found = this.store.selectSignal(studioFeature.selectFound);
@@ -85,7 +86,7 @@ export class SessionPanel {
       this.set('headroomDb', value, `${String(value)} dB`);
     else {
       const told = `“${text}” is not room over peaks. Type dB, from 0 to 40.`;
-      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: told }));
+      this.changes.complain(told);
     }
   }
 
@@ -93,7 +94,7 @@ export class SessionPanel {
     const value = typed.trim();
     if (value === '' || value === was) return;
     const edits = [edit(value, was)];
-    this.store.dispatch(StudioActions.change({ label: `Rename ${what} to ${value}`, edits }));
+    this.changes.make(`Rename ${what} to ${value}`, edits);
   }
 
   protected setLineUp(side: 'dbfs' | 'dbu', text: string): void {
@@ -102,7 +103,7 @@ export class SessionPanel {
     if (lineUp === undefined) return;
     if (value === undefined) {
       const trouble = `“${text}” is not a level. Type a number, such as ${side === 'dbu' ? '4' : '-18'}.`;
-      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: trouble }));
+      this.changes.complain(trouble);
     } else this.set('lineUp', { ...lineUp, [side]: value }, `line-up ${text}`);
   }
 
@@ -114,6 +115,6 @@ export class SessionPanel {
     const session = this.found()?.session;
     if (session === undefined || session[field] === value) return;
     const edit = editSet('session', {}, session.id, fieldRead('session', field, value, session[field]));
-    this.store.dispatch(StudioActions.change({ label: `Session: ${shown}`, edits: [edit] }));
+    this.changes.make(`Session: ${shown}`, [edit]);
   }
 }

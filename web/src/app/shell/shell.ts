@@ -11,6 +11,7 @@ import { ThreadStrip } from '../strip/thread-strip';
 import { GoneBar } from './gone-bar';
 import { HeaderBar } from './header-bar';
 import { Notices } from './notices';
+import { PlanBar } from './plan-bar';
 import { ShortcutHelp } from './shortcut-help';
 import { shortcutOf } from './shortcuts';
 import { TrialBar } from './trial-bar';
@@ -23,6 +24,7 @@ import { TrialBar } from './trial-bar';
     HeaderBar,
     Inspector,
     Notices,
+    PlanBar,
     RouterLink,
     RouterLinkActive,
     RouterOutlet,
@@ -54,7 +56,10 @@ export class Shell implements OnDestroy {
   protected readonly base = computed(() => ['/studio', this.studio(), this.session(), this.scene()]);
   // eslint-disable-next-line max-lines-per-function -- a literal table of the rail
   protected readonly rail = computed(() => {
-    const rows = this.plan()?.rows ?? [];
+    const plan = this.plan();
+    const rows = plan?.rows ?? [];
+    /** What is not worked out yet is not zero. */
+    const shown = (state: string): string => (plan === null ? '' : state);
     const running = rows.filter(({ status }) => status === 'routed' || status === 'patched').length;
     const plugged = this.patchLines().filter((line) => line.plugged).length;
     return [
@@ -65,7 +70,7 @@ export class Shell implements OnDestroy {
         path: 'track',
         icon: 'mic',
         name: 'Track',
-        state: `${String(running)}/${String(rows.length)}`,
+        state: shown(`${String(running)}/${String(rows.length)}`),
         count: this.findingsOf('track'),
       },
       {
@@ -88,7 +93,7 @@ export class Shell implements OnDestroy {
         path: 'patch-list',
         icon: 'list-check',
         name: 'Patch list',
-        state: `${String(plugged)}/${String(this.patchLines().length)}`,
+        state: shown(`${String(plugged)}/${String(this.patchLines().length)}`),
         count: 0,
       },
       { path: 'work-list', icon: 'check2-square', name: 'Work list', state: '', count: 0 },

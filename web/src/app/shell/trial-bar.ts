@@ -3,7 +3,7 @@ import { Store } from '@ngrx/store';
 import { formatGain } from '@ft/core/units/format';
 import { trialEdit } from '../state/on-trial';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
+import { Changes } from '../state/changes';
 import { studioFeature } from '../state/studio.feature';
 
 /** Says that what is shown is a “what if”, and ends it one way or the other. */
@@ -42,6 +42,7 @@ import { studioFeature } from '../state/studio.feature';
   host: { '(document:keydown.escape)': 'back()' },
 })
 export class TrialBar {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
@@ -54,9 +55,7 @@ export class TrialBar {
     this.store.dispatch(PlanActions.endTrial());
     if (trial === null || edit == null) return;
     const { value, name, unit } = trial;
-    this.store.dispatch(
-      StudioActions.change({ label: `${name} ${formatGain(value)} ${unit}`, edits: [edit] }),
-    );
+    this.changes.make(`${name} ${formatGain(value)} ${unit}`, [edit]);
   }
 
   protected back(): void {

@@ -1,12 +1,25 @@
 import { inject } from '@angular/core';
-import { createEffect } from '@ngrx/effects';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import type { Observable } from 'rxjs';
-import { catchError, combineLatest, EMPTY, expand, from, map, of, switchMap, timer } from 'rxjs';
+import {
+  catchError,
+  combineLatest,
+  defer,
+  EMPTY,
+  expand,
+  from,
+  map,
+  of,
+  startWith,
+  switchMap,
+  timer,
+} from 'rxjs';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { Planned } from '../workers/planner-api';
 import { Planner } from '../workers/planner.service';
+import { messageOf } from './answered';
 import { PlanActions, planFeature } from './plan.feature';
 import { studioFeature } from './studio.feature';
 import { onTrial } from './on-trial';
@@ -22,23 +35,26 @@ const plannings = (planner: Planner, studio: Studio, place: ScenePlace): Observa
     ),
   );
 
-/** Plans the scene anew whenever the studio, the scene or a knob on trial changes; an outdated run is dropped. */
+/**
+ * Plans the scene anew whenever the studio, the scene or a knob on trial changes, or somebody asks for it again;
+ * an outdated run is dropped. One that fails is told and not repeated: nothing has changed that would help it.
+ */
 export const planScene = createEffect(
-  (store = inject(Store), planner = inject(Planner)) => {
+  (store = inject(Store), planner = inject(Planner), actions$ = inject(Actions)) => {
     return combineLatest([
       store.select(studioFeature.selectStudio),
       store.select(studioFeature.selectPlace),
       store.select(planFeature.selectTrial),
+      actions$.pipe(ofType(PlanActions.planAgain), startWith(null)),
     ]).pipe(
       switchMap(([studio, place, trial]) =>
-        studio === null || place === null ? EMPTY : plannings(planner, onTrial(studio, place, trial), place),
+        studio === null || place === null
+          ? EMPTY
+          : defer(() => plannings(planner, onTrial(studio, place, trial), place)).pipe(
+              map(({ plan, patchLines }) => PlanActions.planned({ plan, patchLines })),
+              catchError((error: unknown) => of(PlanActions.planFailed({ message: messageOf(error) }))),
+            ),
       ),
-      map(({ plan, patchLines }) => PlanActions.planned({ plan, patchLines })),
-      catchError((error: unknown, again) => {
-        const message = error instanceof Error ? error.message : String(error);
-        store.dispatch(PlanActions.planFailed({ message }));
-        return again;
-      }),
     );
   },
   { functional: true },
@@ -51,8 +67,14 @@ export const planScene = createEffect(
 export const makeStrip = createEffect(
   (store = inject(Store), planner = inject(Planner)) => {
     return combineLatest([store.select(planFeature.selectSelection), planner.sent]).pipe(
-      switchMap(([selection]) => (selection === null ? of(null) : from(planner.api.strip(selection)))),
-      map((strip) => PlanActions.stripMade({ strip: strip ?? null })),
+      switchMap(([selection]) =>
+        selection === null
+          ? of(PlanActions.stripMade({ strip: null }))
+          : defer(() => planner.api.strip(selection)).pipe(
+              map((strip) => PlanActions.stripMade({ strip: strip ?? null })),
+              catchError((error: unknown) => of(PlanActions.stripFailed({ message: messageOf(error) }))),
+            ),
+      ),
     );
   },
   { functional: true },

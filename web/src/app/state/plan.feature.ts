@@ -35,11 +35,14 @@ export const PlanActions = createActionGroup({
   events: {
     Planned: props<{ plan: Plan; patchLines: readonly PatchLine[] }>(),
     'Plan failed': props<{ message: string }>(),
+    /** Somebody asks for a plan that failed, or for the strip of it, once more. */
+    'Plan again': emptyProps(),
     /** `quietly` shows the strip and leaves the inspector shut: the sheet must not move under a hand. */
     Select: props<{ ref: EntityRef; quietly?: boolean }>(),
     'Select finding': props<{ key: string }>(),
     'Clear selection': emptyProps(),
     'Strip made': props<{ strip: Strip | null }>(),
+    'Strip failed': props<{ message: string }>(),
     /** Turns a level on trial: everything is worked out as if it stood there, and nothing is changed. */
     'Try level': props<{ trial: Trial }>(),
     'End trial': emptyProps(),
@@ -51,6 +54,7 @@ export const PlanActions = createActionGroup({
 export interface PlanState {
   readonly plan: Plan | null;
   readonly patchLines: readonly PatchLine[];
+  /** Why the scene as it is now could not be planned; what is shown is from before. */
   readonly failure: string | null;
   readonly selection: EntityRef | null;
   /** Whether the selection was made without asking for the inspector. */
@@ -58,6 +62,7 @@ export interface PlanState {
   /** The finding the inspector shows, by key. */
   readonly findingKey: string | null;
   readonly strip: Strip | null;
+  readonly stripFailure: string | null;
   readonly trial: Trial | null;
   readonly hop: number;
 }
@@ -70,6 +75,7 @@ export const initialPlanState: PlanState = {
   quietly: false,
   findingKey: null,
   strip: null,
+  stripFailure: null,
   trial: null,
   hop: -1,
 };
@@ -117,6 +123,13 @@ export const planFeature = createFeature({
       selection: null,
       findingKey: null,
       strip: null,
+      stripFailure: null,
+      hop: -1,
+    })),
+    on(PlanActions.stripFailed, (state, { message }): PlanState => ({
+      ...state,
+      strip: null,
+      stripFailure: message,
       hop: -1,
     })),
     on(PlanActions.stripMade, (state, { strip }): PlanState => {
@@ -124,6 +137,7 @@ export const planFeature = createFeature({
       return {
         ...state,
         strip,
+        stripFailure: null,
         hop: hop < 0 && strip !== null && strip.selected >= 0 ? strip.selected : hop,
       };
     }),

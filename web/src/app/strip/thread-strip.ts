@@ -34,6 +34,7 @@ export class ThreadStrip {
   protected readonly height = BANDS.figures + 62;
   protected readonly words = EDGE_WORDS;
   protected readonly strip = this.store.selectSignal(planFeature.selectStrip);
+  protected readonly failure = this.store.selectSignal(planFeature.selectStripFailure);
   protected readonly hop = this.store.selectSignal(planFeature.selectHop);
   protected readonly hops = computed(() => this.strip()?.hops ?? []);
   protected readonly drawing = computed(() => drawStrip(this.hops(), this.width()));
@@ -92,6 +93,10 @@ export class ThreadStrip {
 
   protected select(hop: number): void {
     this.store.dispatch(PlanActions.stepToHop({ hop }));
+  }
+
+  protected again(): void {
+    this.store.dispatch(PlanActions.planAgain());
   }
 
   protected showFinding(key: string): void {

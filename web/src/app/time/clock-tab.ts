@@ -6,25 +6,27 @@ import { Store } from '@ngrx/store';
 import type { ClockRow } from '@ft/core/views/time/clockView';
 import type { SampleRateHz } from '@ft/core/units/sampleRates';
 import { formatRate, SAMPLE_RATES_HZ } from '@ft/core/units/sampleRates';
-import { asked } from '../state/asked';
-import { StudioActions } from '../state/studio.actions';
+import { asked, askedAbout } from '../state/asked';
 import { studioFeature } from '../state/studio.feature';
+import { Changes } from '../state/changes';
+import { AnswerState } from '../ui/answer';
 
 /** Who follows whose clock, what each digital link carries, and what would not fit at another rate. */
 @Component({
   selector: 'ft-clock-tab',
+  imports: [AnswerState],
   templateUrl: './clock-tab.html',
   styleUrls: ['../levels/stacked.scss', './clock-tab.scss'],
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ClockTab {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
-  private readonly asking = signal(true);
   private readonly tried = signal<SampleRateHz | undefined>(undefined);
-  protected readonly clock = asked(this.asking, (api) => api.clock());
-  protected readonly preview = asked(this.tried, (api, rate) => api.atRate(rate));
+  protected readonly clock = asked((api) => api.clock());
+  protected readonly preview = askedAbout(this.tried, (api, rate) => api.atRate(rate));
   protected readonly rates = SAMPLE_RATES_HZ;
   protected readonly rate = formatRate;
   protected readonly session = computed(() => this.found()?.session);
@@ -61,7 +63,7 @@ export class ClockTab {
     if (session === undefined) return;
     const was = session.sampleRateHz;
     const edit = editSet('session', {}, session.id, { field: 'sampleRateHz', value: rateHz, was });
-    this.store.dispatch(StudioActions.change({ label: `Sample rate ${formatRate(rateHz)}`, edits: [edit] }));
+    this.changes.make(`Sample rate ${formatRate(rateHz)}`, [edit]);
     this.tried.set(undefined);
   }
 
@@ -71,7 +73,7 @@ export class ClockTab {
     const value = device === '' ? null : (device as DeviceId);
     const was = session.automatedConsole ?? null;
     const edit = editSet('session', {}, session.id, { field: 'automatedConsole', value, was });
-    this.store.dispatch(StudioActions.change({ label: 'Console automation', edits: [edit] }));
+    this.changes.make('Console automation', [edit]);
   }
 
   private clockOf({ device }: ClockRow) {
@@ -81,6 +83,6 @@ export class ClockTab {
   private setClock(row: ClockRow, value: Device['clock'] | null, label: string): void {
     const was = this.clockOf(row) ?? null;
     const edit = editSet('device', {}, row.device, { field: 'clock', value: value ?? null, was });
-    this.store.dispatch(StudioActions.change({ label: `Clock: ${label}`, edits: [edit] }));
+    this.changes.make(`Clock: ${label}`, [edit]);
   }
 }

@@ -1,7 +1,7 @@
 import type { DeviceId, PerformerId, SessionId } from '@ft/core/rig/ids';
 import type { Edit, FieldChange } from '@ft/core/edits/make';
 import { editAdd, editRemove, editSet, fieldRead } from '@ft/core/edits/make';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { formatMs, formatSamples } from '@ft/core/units/format';
 import { idFromName } from '@ft/core/rig/ids';
@@ -10,22 +10,24 @@ import { USUAL_CUE_LIMIT_MS } from '@ft/core/session/performerSchema';
 import { HEARING_TABLES } from '@ft/core/units/hearing';
 import { typedNumber } from '@ft/core/text/typedNumber';
 import { asked } from '../state/asked';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import { Changes } from '../state/changes';
+import { AnswerState } from '../ui/answer';
 
 /** Hardware inserts, performers and loudspeakers: how late each is, and what is allowed. */
 @Component({
   selector: 'ft-delays-tab',
+  imports: [AnswerState],
   templateUrl: './delays-tab.html',
   styleUrl: '../levels/stacked.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class DelaysTab {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
-  private readonly asking = signal(true);
-  protected readonly time = asked(this.asking, (api) => api.time());
+  protected readonly time = asked((api) => api.time());
   protected readonly session = computed(() => this.found()?.session);
   protected readonly performers = computed(() => this.session()?.performers ?? []);
   protected readonly headphones = computed(
@@ -88,16 +90,14 @@ export class DelaysTab {
     if (session === undefined || value === session.hearingTable) return;
     const change = fieldRead('session', 'hearingTable', value, session.hearingTable);
     const edit = editSet('session', {}, session.id, change);
-    this.store.dispatch(
-      StudioActions.change({ label: `Cue levels held against ${value.toUpperCase()}`, edits: [edit] }),
-    );
+    this.changes.make(`Cue levels held against ${value.toUpperCase()}`, [edit]);
   }
 
   private figure(field: HTMLInputElement, min: number, max: number, unit: string): number | undefined {
     const value = typedNumber(field.value);
     if (value !== undefined && value >= min && value <= max) return value;
     const text = `“${field.value}” does not fit. Type ${unit}, from ${String(min)} to ${String(max)}.`;
-    this.store.dispatch(StudioActions.notice({ tone: 'trouble', text }));
+    this.changes.complain(text);
     return undefined;
   }
 
@@ -107,6 +107,6 @@ export class DelaysTab {
 
   private change(label: string, edit: (session: SessionId) => Edit): void {
     const session = this.session()?.id;
-    if (session !== undefined) this.store.dispatch(StudioActions.change({ label, edits: [edit(session)] }));
+    if (session !== undefined) this.changes.make(label, [edit(session)]);
   }
 }

@@ -6,21 +6,20 @@ import { formatFrequency, formatGain, formatMs, formatSamples } from '@ft/core/u
 import { Chart, themeColour } from '../charts/chart';
 import { asked } from '../state/asked';
 import { PlanActions } from '../state/plan.feature';
+import { AnswerState } from '../ui/answer';
 
 /** Sounds that reach one place by several ways, and the response of their sum. */
 @Component({
   selector: 'ft-parallel-paths-tab',
-  imports: [Chart],
+  imports: [AnswerState, Chart],
   templateUrl: './parallel-paths-tab.html',
   styleUrl: '../levels/two-columns.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class ParallelPathsTab {
   private readonly store = inject(Store);
-  private readonly asking = signal(true);
-  private readonly time = asked(this.asking, (api) => api.time());
+  protected readonly time = asked((api) => api.time());
   private readonly chosen = signal<string | undefined>(undefined);
-  protected readonly known = computed(() => this.time() !== undefined);
   protected readonly parallelPaths = computed(() => this.time()?.parallelPaths ?? []);
   protected readonly parallel = computed(
     () => this.parallelPaths().find(({ key }) => key === this.chosen()) ?? this.parallelPaths()[0],

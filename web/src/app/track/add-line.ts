@@ -1,10 +1,8 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { combineLatest, from, of, switchMap } from 'rxjs';
 import { DraftActions, draftFeature } from '../state/draft.feature';
-import { planFeature } from '../state/plan.feature';
-import { Planner } from '../workers/planner.service';
+import { askedAbout } from '../state/asked';
+import { Changes } from '../state/changes';
 import { ThreadChanges } from './thread-changes';
 
 const DRAFT = 'new-line';
@@ -79,19 +77,15 @@ const WORDS = {
 })
 export class AddLine {
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
+  private readonly all = inject(Changes);
   private readonly changes = inject(ThreadChanges);
-  private readonly plan = this.store.select(planFeature.selectPlan);
   private readonly drafts = this.store.selectSignal(draftFeature.selectTexts);
 
   protected readonly words = WORDS;
   protected readonly text = signal(this.drafts()[DRAFT] ?? '');
-  protected readonly meaning = toSignal(
-    combineLatest([toObservable(this.text), this.plan]).pipe(
-      switchMap(([text, plan]) =>
-        text.trim() === '' || plan === null ? of(undefined) : from(this.planner.api.typed(text)),
-      ),
-    ),
+  protected readonly meaning = askedAbout(
+    computed(() => (this.text().trim() === '' ? undefined : this.text())),
+    (api, text) => api.typed(text),
   );
 
   protected type(text: string): void {
@@ -105,9 +99,9 @@ export class AddLine {
   protected async add(): Promise<void> {
     const text = this.text();
     if (text.trim() === '') return;
-    const { thread, second } = await this.planner.api.typed(text);
-    if (thread === undefined || this.text() !== text) return;
+    const read = await this.all.worked('Add a line', (api) => api.typed(text));
+    if (read?.thread === undefined || this.text() !== text) return;
     this.type('');
-    await this.changes.add(thread, second);
+    await this.changes.add(read.thread, read.second);
   }
 }

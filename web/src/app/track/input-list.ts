@@ -15,13 +15,13 @@ import { MOST_WIDE } from '@ft/core/session/sessionSchema';
 import type { PlanRow } from '@ft/core/views/plan';
 import { DraftActions, draftFeature } from '../state/draft.feature';
 import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
 import { AddLine } from './add-line';
 import { CellEditor } from './cell-editor';
 import type { Column } from './columns';
 import { cellText, COLUMNS, isRightAligned, settingIn, stationIn } from './columns';
 import { StatusMark } from './status-mark';
 import { draftKey, ThreadChanges } from './thread-changes';
+import { Changes } from '../state/changes';
 import { SceneRouter } from '../workers/scene-router.service';
 
 interface Editing {
@@ -47,6 +47,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class InputList {
+  private readonly all = inject(Changes);
   private readonly store = inject(Store);
   private readonly changes = inject(ThreadChanges);
   protected readonly router = inject(SceneRouter);
@@ -62,7 +63,6 @@ export class InputList {
   protected readonly station = stationIn;
   protected readonly setting = settingIn;
   protected readonly planned = computed(() => this.plan() !== null);
-  protected readonly failure = this.store.selectSignal(planFeature.selectFailure);
   protected readonly rows = computed(() => this.plan()?.rows ?? []);
   protected readonly selectedThread = computed(() => this.strip()?.thread);
   protected readonly focus = signal({ row: 0, column: 1 });
@@ -162,10 +162,7 @@ export class InputList {
     if (at === undefined) return;
     const refusal = this.changes.enter(row, column, text);
     if (refusal === undefined) this.dropDraft(row, column);
-    else
-      this.store.dispatch(
-        StudioActions.notice({ tone: 'trouble', text: `${refusal} What you typed is kept.` }),
-      );
+    else this.all.complain(`${refusal} What you typed is kept.`);
     this.editing.set(undefined);
     if (move === 'none') return;
     if (refusal !== undefined) this.moveTo(at.row, at.column);

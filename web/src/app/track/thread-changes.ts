@@ -10,11 +10,10 @@ import type { Thread } from '@ft/core/session/sessionSchema';
 import { SettingChanges } from '../inspector/setting-changes';
 import { newId } from '../state/new-id';
 import { PlanActions } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { Planner } from '../workers/planner.service';
 import type { Column, TextField } from './columns';
 import { settingIn, stationIn } from './columns';
+import { Changes } from '../state/changes';
 import { typedNumber } from '@ft/core/text/typedNumber';
 
 const NUMERIC: readonly TextField[] = ['number', 'levelDbSpl', 'levelDbu', 'crestDb', 'distanceM'];
@@ -31,8 +30,8 @@ const sideNamed = (thread: Thread, side: 'left' | 'right'): Thread => ({
 /** Turns what a person does on the input list into changes. */
 @Injectable({ providedIn: 'root' })
 export class ThreadChanges {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   private readonly settings = inject(SettingChanges);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
@@ -53,9 +52,8 @@ export class ThreadChanges {
             link: { lead: thread.id, place: 2 },
           };
     const sides = other === undefined ? [thread] : [sideNamed(thread, 'left'), sideNamed(other, 'right')];
-    const edits = await this.planner.api.addThreads(sides);
-    this.store.dispatch(
-      StudioActions.change({ label: `Add line ${String(number)} ${typed.source}`.trim(), edits }),
+    await this.changes.work(`Add line ${String(number)} ${typed.source}`.trim(), (api) =>
+      api.addThreads(sides),
     );
     this.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: thread.id } }));
   }
@@ -65,9 +63,8 @@ export class ThreadChanges {
     const { id, link = null } = row.thread;
     const before = above.thread.link ?? { lead: above.thread.id, place: 1 };
     const value = link === null ? { lead: before.lead, place: before.place + 1 } : null;
-    const edits = await this.planner.api.changeThread(id, { field: 'link', value, was: link });
     const label = value === null ? `${row.name} stands alone` : `${row.name} beside ${above.name}`;
-    this.store.dispatch(StudioActions.change({ label, edits }));
+    await this.changes.work(label, (api) => api.changeThread(id, { field: 'link', value, was: link }));
   }
 
   /** Enters a text, number or gain. Returns why not, where it cannot be understood. */
@@ -126,8 +123,7 @@ export class ThreadChanges {
   }
 
   async remove(row: PlanRow): Promise<void> {
-    const edits = await this.planner.api.removeThread(row.thread.id);
-    this.store.dispatch(StudioActions.change({ label: `Remove line ${row.name}`, edits }));
+    await this.changes.work(`Remove line ${row.name}`, (api) => api.removeThread(row.thread.id));
   }
 
   private enterSetting(row: PlanRow, column: Column, text: string): CellRefusal {
@@ -138,11 +134,9 @@ export class ThreadChanges {
 
   /** @param typed what the person typed or chose, in words: kept in the cell should the change be refused. */
   private async set(row: PlanRow, change: FieldChange<'thread'>, title: string, typed = ''): Promise<void> {
-    const edits = await this.planner.api.changeThread(row.thread.id, change);
-    const draft = typed === '' ? undefined : { key: `${row.thread.id}:${change.field}`, text: typed };
-    this.store.dispatch(
-      StudioActions.change({ label: `${row.name}: ${title}`, edits, ...(draft && { draft }) }),
-    );
+    const { id } = row.thread;
+    const draft = typed === '' ? undefined : { key: `${id}:${change.field}`, text: typed };
+    await this.changes.work(`${row.name}: ${title}`, (api) => api.changeThread(id, change), draft);
   }
 }
 

@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { from, of, switchMap } from 'rxjs';
 import type { JackLabel } from '@ft/core/views/bay/jackLabel';
 import type { WorkStep } from '@ft/core/views/bay/workList';
-import { StudioActions } from '../state/studio.actions';
-import { Planner } from '../workers/planner.service';
+import { askedAbout } from '../state/asked';
+import { Changes } from '../state/changes';
+import { AnswerState } from '../ui/answer';
 
 /** Asks which jack is dead, shows the way round it, and takes it on a yes. */
 @Component({
   selector: 'ft-dead-jack-bar',
+  imports: [AnswerState],
   template: `
     <div class="bar" role="group" aria-label="What does not work" (keydown.escape)="closed.emit()">
       <p><strong>Which jack does not work?</strong></p>
@@ -21,6 +21,7 @@ import { Planner } from '../workers/planner.service';
         }
         <button type="button" (click)="closed.emit()">It works after all</button>
       </div>
+      <ft-answer [of]="way" what="the way round it" />
       @if (way(); as it) {
         @for (round of it.waysRound; track round.session + round.scene) {
           <p>
@@ -74,25 +75,19 @@ import { Planner } from '../workers/planner.service';
 export class DeadJackBar {
   readonly step = input.required<WorkStep>();
   readonly closed = output();
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   protected readonly dead = signal<JackLabel | undefined>(undefined);
   protected readonly jacks = computed(() => {
     const { from: one, to: other } = this.step();
     return [one, other].filter((jack) => jack !== undefined);
   });
-  protected readonly way = toSignal(
-    toObservable(this.dead).pipe(
-      switchMap((jack) =>
-        jack === undefined ? of(undefined) : from(this.planner.api.deadJack(jack.lane, '')),
-      ),
-    ),
-  );
+  protected readonly way = askedAbout(this.dead, (api, jack) => api.deadJack(jack.lane, ''));
 
   protected take(): void {
     const way = this.way();
     if (way === undefined) return;
-    this.store.dispatch(StudioActions.change({ label: way.label, edits: way.edits }));
+    this.changes.make(way.label, way.edits);
     this.closed.emit();
   }
 }

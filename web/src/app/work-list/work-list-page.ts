@@ -7,18 +7,17 @@ import {
   inject,
   signal,
 } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
-import { combineLatest, filter, from, switchMap } from 'rxjs';
 import type { WorkStep } from '@ft/core/views/bay/workList';
 import type { RoomId } from '@ft/core/rig/ids';
-import { PlanActions, planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
+import { askedAbout } from '../state/asked';
+import { PlanActions } from '../state/plan.feature';
 import { studioFeature } from '../state/studio.feature';
-import { Planner } from '../workers/planner.service';
 import { Countdown } from './countdown';
 import { DeadJackBar } from './dead-jack-bar';
 import { StepCard } from './step-card';
+import { Changes } from '../state/changes';
+import { AnswerState } from '../ui/answer';
 
 /** Steps that follow one another in one room, or that belong to none. */
 interface Stretch {
@@ -48,15 +47,15 @@ function stretches(steps: readonly WorkStep[]): readonly Stretch[] {
 /** The steps from what is on the floor to the scene: for a tablet at the bay, in the dark. */
 @Component({
   selector: 'ft-work-list-page',
-  imports: [DeadJackBar, StepCard],
+  imports: [AnswerState, DeadJackBar, StepCard],
   providers: [Countdown],
   templateUrl: './work-list-page.html',
   styleUrl: './work-list-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class WorkListPage {
+  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly planner = inject(Planner);
   protected readonly countdown = inject(Countdown);
   private readonly host: ElementRef = inject(ElementRef);
   private hasTicked = false;
@@ -65,12 +64,9 @@ export class WorkListPage {
   /** The room of the last tick: the walk goes on from there. */
   private readonly here = signal<RoomId | undefined>(undefined);
   protected readonly sceneName = computed(() => this.found()?.scene.name ?? '');
-  protected readonly list = toSignal(
-    combineLatest([
-      this.store.select(planFeature.selectPlan).pipe(filter((plan) => plan !== null)),
-      toObservable(this.isTeardown),
-      toObservable(this.here),
-    ]).pipe(switchMap(([, isTeardown, here]) => from(this.planner.api.workList(isTeardown, here)))),
+  protected readonly list = askedAbout(
+    computed(() => ({ isTeardown: this.isTeardown(), here: this.here() })),
+    (api, { isTeardown, here }) => api.workList(isTeardown, here),
   );
   protected readonly steps = computed(() => this.list()?.steps ?? []);
   protected readonly stretches = computed(() => stretches(this.steps()));
@@ -127,13 +123,10 @@ export class WorkListPage {
   }
 
   protected async tick(step: WorkStep): Promise<void> {
-    const patch = await this.planner.api.tickStep(step.id, this.isTeardown());
-    if (!patch.ok) {
-      this.store.dispatch(StudioActions.notice({ tone: 'trouble', text: patch.sentence }));
-      return;
-    }
+    const isTeardown = this.isTeardown();
+    const done = await this.changes.worked('Tick the step', (api) => api.tickStep(step.id, isTeardown));
+    if (!this.changes.take(done)) return;
     this.hasTicked = true;
-    this.store.dispatch(StudioActions.change({ label: patch.label, edits: patch.edits }));
     if (step.roomId !== undefined && step.from !== undefined) this.here.set(step.roomId);
   }
 
@@ -144,8 +137,8 @@ export class WorkListPage {
   }
 
   protected async mark(): Promise<void> {
-    const edits = await this.planner.api.markOnFloor(this.isTeardown());
+    const isTeardown = this.isTeardown();
     const name = this.list()?.target ?? '';
-    this.store.dispatch(StudioActions.change({ label: `${name} is on the floor`, edits }));
+    await this.changes.work(`${name} is on the floor`, (api) => api.markOnFloor(isTeardown));
   }
 }

@@ -9,31 +9,71 @@ import type { Studio } from '@ft/core/session/studioSchema';
 import { createPlannerWorker } from './create-planner-worker';
 import type { Planned, PlannerApi, SentStudio } from './planner-api';
 
+/** A worker and the way to speak with it. `lost` never comes about but by failing, when the worker is gone. */
+interface Link {
+  readonly worker: Worker;
+  readonly api: Remote<PlannerApi>;
+  readonly lost: Promise<never>;
+}
+
 /** The core in its worker: every call answers later, and never holds up the screen. */
 @Injectable({ providedIn: 'root' })
 export class Planner implements OnDestroy {
-  private readonly worker = createPlannerWorker();
-  readonly api: Remote<PlannerApi> = wrap<PlannerApi>(this.worker);
+  private link = this.connect();
+  private isLost = false;
   private sentRig: Rig | undefined;
   private readonly preparing = new Subject<void>();
   /** A scene has been sent: whatever is asked of the worker from now on is answered about it. */
   readonly sent = this.preparing.asObservable();
+
+  get api(): Remote<PlannerApi> {
+    return this.link.api;
+  }
 
   /**
    * Plans a scene; the rig is sent along only when it is another one than last time. The scene is taken in
    * first and planned after: what is asked in between, as the strip is, does not wait for the checks.
    */
   async plan(studio: Studio, place: ScenePlace): Promise<Planned> {
+    if (this.isLost) this.restart();
     const { rig, ...others } = studio;
     const sent: SentStudio = rig === this.sentRig ? others : studio;
     this.sentRig = rig;
-    const prepared = this.api.prepare(sent, place);
+    const { api, lost } = this.link;
+    const prepared = api.prepare(sent, place);
     this.preparing.next();
-    const [, planned] = await Promise.all([prepared, this.api.plan()]);
-    return planned;
+    try {
+      const [, planned] = await Promise.race([Promise.all([prepared, api.plan()]), lost]);
+      return planned;
+    } catch (error) {
+      // Whether it has the rig is not known.
+      this.sentRig = undefined;
+      throw error;
+    }
   }
 
   ngOnDestroy(): void {
-    this.worker.terminate();
+    this.link.worker.terminate();
+  }
+
+  /** A worker that is gone, or never came, is replaced when somebody asks again, and not before. */
+  private restart(): void {
+    this.link.worker.terminate();
+    this.link = this.connect();
+    this.isLost = false;
+    this.sentRig = undefined;
+  }
+
+  private connect(): Link {
+    const worker = createPlannerWorker();
+    const lost = new Promise<never>((_, reject) => {
+      worker.addEventListener('error', ({ message }) => {
+        this.isLost = true;
+        reject(new Error(`The planner stopped: ${message || 'it could not be loaded'}.`));
+      });
+    });
+    // Where nobody waits just now, the next question tells.
+    lost.catch(() => undefined);
+    return { worker, api: wrap<PlannerApi>(worker), lost };
   }
 }
