@@ -41,8 +41,8 @@ async function addTracks(): Promise<void> {
 }
 
 describe('the tracks of the DAW', () => {
-  it('begin with a line that says what to do', () => {
-    expect(page.text()).toContain('No tracks yet.');
+  it('begin with a line that says what to do', async () => {
+    await page.says('No tracks yet.');
   });
 
   it('are made from a template, with inputs that count on', async () => {
