@@ -1,4 +1,4 @@
-import { BayPage } from '../src/app/bay/bay-page';
+import { BayPage } from '../src/app/at-the-bay/bay/bay-page';
 import {
   BAY,
   BAY_HEIGHT,
@@ -10,8 +10,8 @@ import {
   scrollToShow,
   sheetSize,
   stepFrom,
-} from '../src/app/bay/bay-geometry';
-import { BayPainter } from '../src/app/bay/bay-painter';
+} from '../src/app/at-the-bay/bay/bay-geometry';
+import { BayPainter } from '../src/app/at-the-bay/bay/bay-painter';
 import { Planner } from '../src/app/workers/planner.service';
 import { TestBed } from '@angular/core/testing';
 import type { BaysView } from '@ft/core/views/bay/bayView';

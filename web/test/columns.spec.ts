@@ -1,6 +1,6 @@
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import { planOf } from '@ft/core/views/plan';
-import { cellText, COLUMNS, isRightAligned, stationIn } from '../src/app/track/columns';
+import { cellText, COLUMNS, isRightAligned, stationIn } from '../src/app/stages/track/input-list/columns';
 
 describe('the columns of the input list', () => {
   const demo = saltglassRooms();

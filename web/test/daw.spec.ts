@@ -1,4 +1,4 @@
-import { DawPage } from '../src/app/daw/daw-page';
+import { DawPage } from '../src/app/stages/mix/tracks/daw-page';
 import { TrialBar } from '../src/app/shell/trial-bar';
 import { planFeature } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';

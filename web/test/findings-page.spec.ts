@@ -1,6 +1,6 @@
 import { editSet } from '@ft/core/edits/make';
-import { FindingsPage } from '../src/app/findings/findings-page';
-import { Inspector } from '../src/app/inspector/inspector';
+import { FindingsPage } from '../src/app/see/findings/findings-page';
+import { Inspector } from '../src/app/shell/inspector/inspector';
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import type { Bench, Mounted } from './mount';

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import { FlowPage } from '../src/app/flow/flow-page';
+import { FlowPage } from '../src/app/see/flow/flow-page';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 

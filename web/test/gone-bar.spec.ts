@@ -1,8 +1,8 @@
 import { of } from 'rxjs';
 import type { Change } from '@ft/core/edits/change';
 import { GoneBar } from '../src/app/shell/gone-bar';
-import * as saving from '../src/app/shell/save-text';
-import { HistoryPage } from '../src/app/history/history-page';
+import * as saving from '../src/app/ui/save-text';
+import { HistoryPage } from '../src/app/see/history/history-page';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';

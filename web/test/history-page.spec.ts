@@ -1,5 +1,5 @@
-import { HistoryPage } from '../src/app/history/history-page';
-import { PatchListPage } from '../src/app/patch-list/patch-list-page';
+import { HistoryPage } from '../src/app/see/history/history-page';
+import { PatchListPage } from '../src/app/at-the-bay/patch-list/patch-list-page';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';

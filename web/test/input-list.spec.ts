@@ -1,4 +1,4 @@
-import { InputList } from '../src/app/track/input-list';
+import { InputList } from '../src/app/stages/track/input-list/input-list';
 import { draftFeature } from '../src/app/state/draft.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';

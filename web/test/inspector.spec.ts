@@ -1,4 +1,4 @@
-import { Inspector } from '../src/app/inspector/inspector';
+import { Inspector } from '../src/app/shell/inspector/inspector';
 import { PlanActions } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';

@@ -1,5 +1,5 @@
 import { editSet } from '@ft/core/edits/make';
-import { LevelsPage } from '../src/app/levels/levels-page';
+import { LevelsPage } from '../src/app/see/levels/levels-page';
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';

@@ -1,4 +1,4 @@
-import { paramTitle } from '../src/app/rig/param-title';
+import { paramTitle } from '../src/app/stages/rig/devices/param-title';
 
 describe('a parameter', () => {
   it.each([

@@ -1,4 +1,4 @@
-import { PatchListPage } from '../src/app/patch-list/patch-list-page';
+import { PatchListPage } from '../src/app/at-the-bay/patch-list/patch-list-page';
 import { planFeature } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';

@@ -8,7 +8,7 @@ import { draftFeature } from '../src/app/state/draft.feature';
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
-import { ThreadStrip } from '../src/app/strip/thread-strip';
+import { ThreadStrip } from '../src/app/shell/strip/thread-strip';
 import { Planner } from '../src/app/workers/planner.service';
 import { stopPlanner } from './create-planner-worker.stub';
 import { bench, until } from './mount';

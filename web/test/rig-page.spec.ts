@@ -1,7 +1,7 @@
 import { editAdd } from '@ft/core/edits/make';
 import type { LaneId } from '@ft/core/rig/ids';
-import { DevicePage } from '../src/app/rig/device-page';
-import { RigPage } from '../src/app/rig/rig-page';
+import { DevicePage } from '../src/app/stages/rig/devices/device-page';
+import { RigPage } from '../src/app/stages/rig/rig-page';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';

@@ -1,6 +1,6 @@
 import { editSet, editStudioName } from '@ft/core/edits/make';
 import type { StationId, ThreadId } from '@ft/core/rig/ids';
-import { RoutingPage } from '../src/app/routing/routing-page';
+import { RoutingPage } from '../src/app/see/routing/routing-page';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import { SceneRouter } from '../src/app/workers/scene-router.service';

@@ -1,5 +1,5 @@
 import { studioFeature } from '../src/app/state/studio.feature';
-import { ScenesPage } from '../src/app/scenes/scenes-page';
+import { ScenesPage } from '../src/app/see/scenes/scenes-page';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 

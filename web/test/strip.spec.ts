@@ -3,8 +3,8 @@ import { workedScene } from '@ft/core/scene/workedScene';
 import type { EntityRef } from '@ft/core/session/entityRef';
 import type { StripHop } from '@ft/core/views/strip';
 import { stripOf } from '@ft/core/views/strip';
-import { hopFigures } from '../src/app/strip/hop-figures';
-import { BANDS, drawStrip } from '../src/app/strip/strip-geometry';
+import { hopFigures } from '../src/app/shell/strip/hop-figures';
+import { BANDS, drawStrip } from '../src/app/shell/strip/strip-geometry';
 
 const demo = saltglassRooms();
 const session = demo.sessions[0]!;

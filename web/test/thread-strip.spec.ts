@@ -1,5 +1,5 @@
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
-import { ThreadStrip } from '../src/app/strip/thread-strip';
+import { ThreadStrip } from '../src/app/shell/strip/thread-strip';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 

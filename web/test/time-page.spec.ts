@@ -1,6 +1,6 @@
 import { studioFeature } from '../src/app/state/studio.feature';
 import { planFeature } from '../src/app/state/plan.feature';
-import { TimePage } from '../src/app/time/time-page';
+import { TimePage } from '../src/app/see/time/time-page';
 import { drawn } from './create-plotly.stub';
 import type { Bench, Mounted } from './mount';
 import { demoBench, until } from './mount';

@@ -1,5 +1,5 @@
 import { studioFeature } from '../src/app/state/studio.feature';
-import { WorkListPage } from '../src/app/work-list/work-list-page';
+import { WorkListPage } from '../src/app/at-the-bay/work-list/work-list-page';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 

@@ -3,11 +3,11 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
-import { Inspector } from '../inspector/inspector';
+import { Inspector } from './inspector/inspector';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
-import { ThreadStrip } from '../strip/thread-strip';
+import { ThreadStrip } from './strip/thread-strip';
 import { GoneBar } from './gone-bar';
 import { HeaderBar } from './header-bar';
 import { Notices } from './notices';

@@ -2,7 +2,7 @@ import { HttpErrorResponse, HttpResponse } from '@angular/common/http';
 import type { OnDestroy } from '@angular/core';
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
 import { Subscription } from 'rxjs';
-import { saveBlob } from '../shell/save-text';
+import { saveBlob } from './save-text';
 import { Api, apiErrorOf } from '../state/api.service';
 import { jobProgress } from '../state/job-progress';
 import { newId } from '../state/new-id';

@@ -1,0 +1,157 @@
+import type { AfterViewInit, ElementRef, OnInit } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, output, signal, viewChild } from '@angular/core';
+import type { NgbTypeaheadSelectItemEvent } from '@ng-bootstrap/ng-bootstrap/typeahead';
+import { NgbTypeaheadModule } from '@ng-bootstrap/ng-bootstrap/typeahead';
+import type { OperatorFunction } from 'rxjs';
+import { debounceTime, from, merge, Subject, switchMap } from 'rxjs';
+import type { Choice } from '@ft/core/views/track/choices';
+import type { Thread } from '@ft/core/session/sessionSchema';
+import { Planner } from '../../../workers/planner.service';
+import type { Column } from './columns';
+
+const WAIT_MS = 60;
+
+/**
+ * Edits one cell. In a choice cell, what is typed searches what can go there, best first; what others
+ * would have to move for, and what cannot go there, stand below with a remark. Every keystroke is
+ * reported, so that none is lost.
+ */
+@Component({
+  selector: 'ft-cell-editor',
+  imports: [NgbTypeaheadModule],
+  template: `
+    <ng-template #row let-choice="result">
+      <span [class.quiet]="choice.because">{{ choice.name }}</span>
+      @if (choice.because ?? choice.note; as remark) {
+        <small class="quiet reason">{{ remark }}</small>
+      } @else if (choice.cords !== undefined) {
+        <small class="quiet"> · {{ choice.cords }} {{ choice.cords === 1 ? 'cord' : 'cords' }}</small>
+      }
+    </ng-template>
+    @if (column().kind === 'choice') {
+      <input
+        #field
+        type="text"
+        [attr.aria-label]="column().title"
+        [value]="text()"
+        [ngbTypeahead]="search"
+        [resultTemplate]="row"
+        [inputFormatter]="nameOf"
+        container="body"
+        (input)="typed.emit(field.value)"
+        (selectItem)="pick($event)"
+        (keydown)="onChoiceKey($event)"
+        (blur)="left.emit()"
+      />
+    } @else {
+      <input
+        #field
+        type="text"
+        [attr.inputmode]="column().kind === 'text' ? 'text' : 'decimal'"
+        maxlength="200"
+        [attr.aria-label]="column().title"
+        [value]="text()"
+        (input)="typed.emit(field.value)"
+        (keydown)="onTextKey($event, field.value)"
+        (blur)="leave(field.value)"
+      />
+    }
+  `,
+  styles: `
+    input {
+      width: 100%;
+      min-width: 5.5rem;
+      padding: 0 0.25rem;
+      margin: -1px -0.25rem;
+    }
+    .reason {
+      display: block;
+      max-width: 26rem;
+      white-space: normal;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class CellEditor implements OnInit, AfterViewInit {
+  readonly column = input.required<Column>();
+  readonly thread = input.required<Thread>();
+  /** The text to start with. */
+  readonly start = input.required<string>();
+  /** True when the text was typed and should be added to, not replaced. */
+  readonly keepText = input(false);
+
+  readonly typed = output<string>();
+  readonly entered = output<{ text: string; move: 'down' | 'right' | 'left' | 'none' }>();
+  readonly chosen = output<Choice>();
+  readonly cancelled = output();
+  readonly left = output();
+
+  private readonly planner = inject(Planner);
+  private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
+  private readonly opened = new Subject<string>();
+  private done = false;
+  protected readonly text = signal('');
+
+  protected readonly nameOf = (choice: Choice | string): string =>
+    typeof choice === 'string' ? choice : choice.name;
+  protected readonly search: OperatorFunction<string, readonly Choice[]> = (text$) =>
+    merge(text$.pipe(debounceTime(WAIT_MS)), this.opened).pipe(
+      switchMap((text) => {
+        const column = this.column();
+        return column.kind === 'choice'
+          ? from(this.planner.api.choices(this.thread(), column.choice, text))
+          : [];
+      }),
+    );
+
+  ngOnInit(): void {
+    this.text.set(this.start());
+  }
+
+  /** At once, so that the next key already lands here. */
+  ngAfterViewInit(): void {
+    const field = this.field().nativeElement;
+    field.focus();
+    if (!this.keepText()) field.select();
+    // Opened without a text of one's own, the list offers everything.
+    this.opened.next(this.keepText() ? field.value : '');
+  }
+
+  protected pick(event: NgbTypeaheadSelectItemEvent<Choice>): void {
+    event.preventDefault();
+    if (event.item.because !== undefined) return;
+    this.done = true;
+    this.chosen.emit(event.item);
+  }
+
+  protected onChoiceKey(event: KeyboardEvent): void {
+    if (event.key === 'Escape') this.cancel(event);
+  }
+
+  protected onTextKey(event: KeyboardEvent, text: string): void {
+    if (event.key === 'Escape') this.cancel(event);
+    else if (event.key === 'Enter') this.enter(event, text, 'down');
+    else if (event.key === 'Tab') this.enter(event, text, event.shiftKey ? 'left' : 'right');
+  }
+
+  /** Somebody clicked elsewhere: what stands there counts. */
+  protected leave(text: string): void {
+    if (this.done) return;
+    this.done = true;
+    this.entered.emit({ text, move: 'none' });
+  }
+
+  private enter(event: KeyboardEvent, text: string, move: 'down' | 'right' | 'left'): void {
+    event.preventDefault();
+    event.stopPropagation();
+    if (this.done) return;
+    this.done = true;
+    this.entered.emit({ text, move });
+  }
+
+  private cancel(event: KeyboardEvent): void {
+    event.stopPropagation();
+    this.done = true;
+    this.cancelled.emit();
+  }
+}
