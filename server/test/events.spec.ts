@@ -109,6 +109,27 @@ describe('events of a studio', () => {
     first.close();
   });
 
+  it('tell every window what one of them points at, those that come later too', async () => {
+    const pointing = { window: 'a'.repeat(32), ref: { kind: 'thread', id: 'line-2' } };
+    const point = (body: unknown) => program.api.put(`${DEMO}/pointing`).send(JSON.stringify(body));
+    await point(pointing).expect(204);
+    const first = await Listener.open(`${DEMO}/events`);
+    await point(pointing).expect(204);
+    expect(await first.next('pointing')).toEqual(pointing);
+    const second = await Listener.open(`${DEMO}/events`);
+    expect(await second.next('pointing')).toEqual(pointing);
+    const refused = await point({ ...pointing, ref: { kind: 'wish', id: 'x' } }).expect(400);
+    expect((refused.body as { message: string }).message).toMatch(/^The request does not fit: .*kind/);
+    first.close();
+    second.close();
+    await until(() => program.program.windows.count === 0);
+    // When the last window has gone, nothing is pointed at any more.
+    const third = await Listener.open(`${DEMO}/events`);
+    await point({ ...pointing, ref: null }).expect(204);
+    expect(await third.next('pointing')).toEqual({ ...pointing, ref: null });
+    third.close();
+  });
+
   it('do not count a window that went away while its history was being read', async () => {
     let release = (): void => undefined;
     const gate = new Promise<void>((resolve) => {

@@ -1,4 +1,4 @@
-import { DawPage } from '../src/app/stages/mix/tracks/daw-page';
+import { TracksPage } from '../src/app/stages/mix/tracks/tracks-page';
 import { TrialBar } from '../src/app/shell/trial-bar';
 import { planFeature } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
@@ -11,7 +11,7 @@ let page: Mounted<unknown>;
 beforeEach(async () => {
   app = bench();
   await app.open();
-  page = app.mount(DawPage);
+  page = app.mount(TracksPage);
 });
 
 const one = (selector: string): HTMLInputElement => page.element.querySelector<HTMLInputElement>(selector)!;

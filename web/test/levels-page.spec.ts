@@ -1,5 +1,9 @@
 import { editSet } from '@ft/core/edits/make';
-import { LevelsPage } from '../src/app/see/levels/levels-page';
+import type { Type } from '@angular/core';
+import { LadderPage } from '../src/app/see/levels/ladder-page';
+import { LineUpPage } from '../src/app/see/levels/line-up-page';
+import { OutboardPage } from '../src/app/see/levels/outboard-page';
+import { SumsPage } from '../src/app/see/levels/sums-page';
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
@@ -8,20 +12,23 @@ import type { Bench, Mounted } from './mount';
 import { demoBench, until } from './mount';
 
 let app: Bench;
-let page: Mounted<LevelsPage>;
+let page: Mounted<unknown>;
 
 const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
-const choose = async (tab: RegExp, shows: string): Promise<void> => {
-  page.button(tab).click();
+const open = async (part: Type<unknown>, shows: string): Promise<void> => {
+  page = app.mount(part);
   await page.says(shows);
 };
 
 beforeEach(async () => {
   app = await demoBench();
-  page = app.mount(LevelsPage);
 });
 
 describe('the ladder', () => {
+  beforeEach(() => {
+    page = app.mount(LadderPage);
+  });
+
   it('is drawn for the selected thread, with its tightest place, its preamp and its noise', async () => {
     app.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id: 'line-2' as never } }));
     await page.says('Mic preamp 2 to');
@@ -43,7 +50,7 @@ describe('the ladder', () => {
 
 describe('all together', () => {
   it('lists where sounds meet, and what each brings to the chosen place', async () => {
-    await choose(/All together/, 'bus Dialogue left');
+    await open(SumsPage, 'bus Dialogue left');
     page.button(/bus Dialogue left/).click();
     await page.says('what each source brings');
     await until(
@@ -59,7 +66,7 @@ describe('outboard', () => {
     const value = { ...was, trims: true };
     const edit = editSet('session', {}, id, { field: 'hostProfile', value, was });
     app.store.dispatch(StudioActions.change({ label: 'A host that trims', edits: [edit] }));
-    await choose(/Outboard/, 'CRUSH, slot 1');
+    await open(OutboardPage, 'CRUSH, slot 1');
     expect(page.text()).toContain('room over full scale');
     await page.says('Trim slot 1 of CRUSH');
     page.button(/Trim slot 1 of CRUSH/).click();
@@ -70,7 +77,7 @@ describe('outboard', () => {
   });
 
   it('refuses a level that is none, and says what fits', async () => {
-    await choose(/Outboard/, 'CRUSH, slot 1');
+    await open(OutboardPage, 'CRUSH, slot 1');
     const field = page.element.querySelector<HTMLInputElement>('#sweet')!;
     field.value = 'hot';
     field.dispatchEvent(new Event('change'));
@@ -91,7 +98,7 @@ describe('the line-up sheet', () => {
   };
 
   it('keeps what was read and tells the error; emptied, it forgets', async () => {
-    await choose(/Line-up/, '24×24 converter out 1');
+    await open(LineUpPage, '24×24 converter out 1');
     enter('24×24 converter out 1', '3,6');
     await page.says('◆ −0.4');
     enter('24×24 converter out 1', '4.1');
@@ -101,7 +108,7 @@ describe('the line-up sheet', () => {
   });
 
   it('refuses what is no level', async () => {
-    await choose(/Line-up/, '24×24 converter out 1');
+    await open(LineUpPage, '24×24 converter out 1');
     enter('24×24 converter out 1', 'loud');
     const notices = app.store.selectSignal(studioFeature.selectNotices);
     expect(notices().at(-1)!.text).toBe('“loud” is not a level. Type what the meter shows, in dBu.');
@@ -109,7 +116,7 @@ describe('the line-up sheet', () => {
   });
 
   it('goes to paper', async () => {
-    await choose(/Line-up/, '24×24 converter out 1');
+    await open(LineUpPage, '24×24 converter out 1');
     const asked = jest.spyOn(app.api, 'file');
     page.button(/Print/).click();
     expect(asked.mock.calls[0]![0]).toMatch(/\/scenes\/tracking\/line-up\.pdf$/);

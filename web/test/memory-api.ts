@@ -3,7 +3,14 @@ import type { Observable } from 'rxjs';
 import { defer, from, of, switchMap, throwError } from 'rxjs';
 import type { HttpEvent } from '@angular/common/http';
 import { HttpErrorResponse, HttpHeaders, HttpResponse } from '@angular/common/http';
-import type { EntryMessage, HistoryPage, StudioAt, StudioSummary, UndoState } from '@ft/contract/api';
+import type {
+  EntryMessage,
+  HistoryPage,
+  Pointing,
+  StudioAt,
+  StudioSummary,
+  UndoState,
+} from '@ft/contract/api';
 import { entrySchema } from '@ft/contract/api';
 import type { JobState } from '@ft/contract/jobs';
 import type { Me } from '@ft/contract/sharing';
@@ -32,6 +39,7 @@ type Used = Pick<
   | 'undo'
   | 'redo'
   | 'undoState'
+  | 'point'
   | 'history'
   | 'status'
   | 'backups'
@@ -47,6 +55,8 @@ export class MemoryApi implements Used {
   /** What it answers a change with instead of taking it: the disk is full, say. */
   failing: { status: number; code: string; message: string } | undefined;
   opened = 0;
+  /** What windows that share their selection said. */
+  readonly pointings: Pointing[] = [];
   private readonly memory = new MemoryStudios(saltglassRooms());
   private readonly keeper = new StudioKeeper({
     store: this.memory.store,
@@ -110,6 +120,11 @@ export class MemoryApi implements Used {
 
   redo({ id, incarnation }: StudioRef, author: string): Observable<EntryMessage> {
     return this.answered(this.keeper.redo(id, { author, ticksOnly: false }, this.changeId(), incarnation));
+  }
+
+  point(_id: string, pointing: Pointing): Observable<unknown> {
+    this.pointings.push(pointing);
+    return of(null);
   }
 
   undoState(_id: string, author: string): Observable<UndoState> {

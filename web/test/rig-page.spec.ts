@@ -1,7 +1,12 @@
+import type { Type } from '@angular/core';
 import { editAdd } from '@ft/core/edits/make';
 import type { LaneId } from '@ft/core/rig/ids';
 import { DevicePage } from '../src/app/stages/rig/devices/device-page';
-import { RigPage } from '../src/app/stages/rig/rig-page';
+import { CheckPage } from '../src/app/stages/rig/check/check-page';
+import { CordsPage } from '../src/app/stages/rig/cords/cords-page';
+import { DevicesPage } from '../src/app/stages/rig/devices/devices-page';
+import { TablesPage } from '../src/app/stages/rig/tables/tables-page';
+import { WiringPage } from '../src/app/stages/rig/wiring/wiring-page';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import type { Bench, Mounted } from './mount';
@@ -30,11 +35,13 @@ const shown = (condition: () => boolean): Promise<void> =>
     return condition();
   });
 
-async function open(tab: RegExp): Promise<void> {
-  page = app.mount(RigPage);
+async function openDevices(): Promise<void> {
+  page = app.mount(DevicesPage);
   await shown(() => page.element.querySelectorAll('#kinds option').length > 30);
-  page.button(tab).click();
-  page.fixture.detectChanges();
+}
+
+function open(part: Type<unknown>): void {
+  page = app.mount(part);
 }
 
 const lastNotice = (): string => app.store.selectSignal(studioFeature.selectNotices)().at(-1)?.text ?? '';
@@ -42,7 +49,7 @@ const rig = (): typeof app.api.studioNow.rig => app.api.studioNow.rig;
 
 describe('rooms and devices', () => {
   it('adds a device of a kind with its typical figures', async () => {
-    await open(/^\s*Rooms and devices/);
+    await openDevices();
     type('[aria-label="Kind of device"]', 'Compressor or limiter');
     one('[aria-label="Name of the device"]').value = 'Tube limiter';
     page.button(/^\s*Add with typical data/).click();
@@ -52,7 +59,7 @@ describe('rooms and devices', () => {
   });
 
   it('adds several at once, numbered, as one change', async () => {
-    await open(/^\s*Rooms and devices/);
+    await openDevices();
     type('[aria-label="Kind of device"]', 'loudspeaker');
     one('[aria-label="How many"]').value = '3';
     page.button(/^\s*Add with typical data/).click();
@@ -64,7 +71,7 @@ describe('rooms and devices', () => {
   });
 
   it('says what a device still needs, and takes it as it is typed', async () => {
-    await open(/^\s*Rooms and devices/);
+    await openDevices();
     type('[aria-label="Kind of device"]', 'Microphone');
     const form = one('ft-device-form form');
     const enter = (text: string): void => {
@@ -85,7 +92,7 @@ describe('rooms and devices', () => {
   });
 
   it('folds a room up, and filters by name and kind', async () => {
-    await open(/^\s*Rooms and devices/);
+    await openDevices();
     const rows = (): number => page.element.querySelectorAll('[aria-label^="Name of "]').length;
     const all = rows();
     page.button(/^Devices of Batch room/).click();
@@ -97,7 +104,7 @@ describe('rooms and devices', () => {
   });
 
   it('asks before it removes what threads run through, and keeps it when told to', async () => {
-    await open(/^\s*Rooms and devices/);
+    await openDevices();
     page.button(/^Remove Opto compressor/).click();
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
     expect(page.text()).toContain(
@@ -116,7 +123,7 @@ describe('rooms and devices', () => {
   });
 
   it('edits the sections of a bay row by row', async () => {
-    await open(/^\s*Rooms and devices/);
+    await openDevices();
     page.button(/^Data of Bay B/).click();
     page.fixture.detectChanges();
     page.button(/^\s*Add a row/).click();
@@ -140,14 +147,14 @@ describe('rooms and devices', () => {
 
 describe('fixed wiring', () => {
   it('shows a loom before it is drawn, and draws it as one change', async () => {
-    await open(/^\s*Fixed wiring/);
+    open(WiringPage);
     type('[aria-label="From outputs"]', 'Bay B 26-28 lower');
     type('[aria-label="To inputs"]', 'Mic preamp mic in 2');
     await shown(() => page.element.querySelectorAll('ft-wire-preview-list li').length === 3);
     expect(page.text()).toContain('± replaces');
     expect(page.text()).toContain('instead of Bay A 2 lower rear');
     expect(app.api.entries).toHaveLength(0);
-    one('ft-wiring-tab form').dispatchEvent(new Event('submit', { cancelable: true }));
+    one('form').dispatchEvent(new Event('submit', { cancelable: true }));
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(
       rig().hardwires.filter(({ from }) => from.startsWith('bay-b/lower-rear-2')).length,
@@ -155,16 +162,16 @@ describe('fixed wiring', () => {
   });
 
   it('says what is not understood', async () => {
-    await open(/^\s*Fixed wiring/);
+    open(WiringPage);
     type('[aria-label="From outputs"]', 'Bay B 60 lower');
     type('[aria-label="To inputs"]', 'Converter line in 1');
     await shown(() => page.text().includes('Bay B lower rear has no number 60: it goes from 1 to 48.'));
     expect(page.button(/^\s*Draw a loom/)).toBeDefined();
-    expect(one('ft-wiring-tab button[type=submit]').disabled).toBe(true);
+    expect(one('form button[type=submit]').disabled).toBe(true);
   });
 
   it('clears a row of wires', async () => {
-    await open(/^\s*Fixed wiring/);
+    open(WiringPage);
     page.button(/^\s*Clear\s*$/).click();
     page.fixture.detectChanges();
     type('[aria-label="Connectors"]', 'Converter line in 7-8');
@@ -174,7 +181,7 @@ describe('fixed wiring', () => {
 
 describe('rooms', () => {
   it('go with everything in them, after a warning', async () => {
-    await open(/^\s*Rooms and devices/);
+    await openDevices();
     page.button(/^Remove room Annealing booth/).click();
     await shown(() => page.element.querySelector('[role=alertdialog]') !== null);
     expect(page.text()).toContain('3 devices go: Broadcast dynamic, Booth panel, Large condenser.');
@@ -185,7 +192,7 @@ describe('rooms', () => {
   });
 
   it('are added by name', async () => {
-    await open(/^\s*Rooms and devices/);
+    await openDevices();
     type('[aria-label="Another room"]', 'Loft');
     [...page.element.querySelectorAll('form')]
       .at(-1)!
@@ -197,8 +204,8 @@ describe('rooms', () => {
 
 describe('cords', () => {
   it('are taken only with a name, a length and a number', async () => {
-    await open(/^\s*Cords/);
-    const form = page.element.querySelector('ft-cords-tab > form')!;
+    open(CordsPage);
+    const form = page.element.querySelector('form')!;
     const fill = (label: string, text: string): void => {
       form.querySelector<HTMLInputElement>(`[aria-label="${label}"]`)!.value = text;
     };
@@ -218,7 +225,7 @@ describe('cords', () => {
 
 describe('adaptors', () => {
   it('are added, counted and removed', async () => {
-    await open(/^\s*Cords/);
+    open(CordsPage);
     const form = page.element.querySelector<HTMLFormElement>('ft-adaptor-list form')!;
     const submit = (): boolean => form.dispatchEvent(new Event('submit', { cancelable: true }));
     submit();
@@ -244,7 +251,7 @@ describe('faulty jacks', () => {
     const fault = editAdd('fault', {}, { id: 'bay-b/upper-3/1' as LaneId, note: '' });
     app.store.dispatch(StudioActions.change({ label: 'Fault', edits: [fault] }));
     await until(() => rig().faults.length === 1, 'the fault');
-    await open(/^\s*Rig check/);
+    open(CheckPage);
     await shown(() => page.text().includes('Bay B 3 upper'));
     type('[aria-label="What is wrong with Bay B 3 upper"]', 'crackles', 'change');
     await until(() => rig().faults[0]?.note === 'crackles', 'the note');
@@ -255,10 +262,10 @@ describe('faulty jacks', () => {
 
 describe('the rig check', () => {
   it('lists what is not wired, and shows the DB-25 contacts', async () => {
-    await open(/^\s*Rig check/);
+    open(CheckPage);
     await shown(() => page.text().includes('Bay A upper rear 17–24 have no wire.'));
     expect(page.text()).toContain('channelhotcoldground1241225210231132');
-    one('ft-check-tab input[type=checkbox]').click();
+    one('.notes input[type=checkbox]').click();
     page.fixture.detectChanges();
     expect(page.text()).not.toContain('have no wire');
   });
@@ -266,7 +273,7 @@ describe('the rig check', () => {
 
 describe('tables', () => {
   it('are tried before they are taken in, and refused with line and column', async () => {
-    await open(/^\s*Tables/);
+    open(TablesPage);
     type('textarea', 'Name,Room,Kind\nPlate,Kiln,Reverb or dely');
     await shown(() => page.text().includes('Line 2, column 3: There is no kind of device “Reverb or dely”.'));
     expect(page.text()).toContain('Did you mean “Reverb or delay”?');
@@ -318,7 +325,7 @@ describe('the page of a device', () => {
   });
 
   it('takes the data of a unit of one’s own as JSON, and says where it cannot', async () => {
-    await open(/^\s*Rooms and devices/);
+    await openDevices();
     type('[aria-label="Kind of device"]', 'Unit of your own');
     page.button(/^\s*Add a row/).click();
     page.fixture.detectChanges();

@@ -1,10 +1,12 @@
 import { studioFeature } from '../src/app/state/studio.feature';
-import { ScenesPage } from '../src/app/see/scenes/scenes-page';
+import { ComparePage } from '../src/app/see/scenes/compare-page';
+import { SceneLinesPage } from '../src/app/see/scenes/scene-lines-page';
+import { SceneListPage } from '../src/app/see/scenes/scene-list-page';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
 let app: Bench;
-let page: Mounted<ScenesPage>;
+let page: Mounted<unknown>;
 
 const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
 const sceneNamed = (name: string) => session().scenes.find((scene) => scene.name === name)!;
@@ -28,7 +30,7 @@ function change(element: HTMLInputElement | HTMLSelectElement, value: string): v
 beforeEach(async () => {
   app = bench();
   await app.open();
-  page = app.mount(ScenesPage);
+  page = app.mount(SceneListPage);
 });
 
 describe('scenes', () => {
@@ -69,7 +71,7 @@ describe('scenes', () => {
 
   it('take over what changes in the one they follow', async () => {
     await make('Foley overdub', 'branch');
-    page.button(/Lines in scenes/).click();
+    page = app.mount(SceneLinesPage);
     page.fixture.detectChanges();
     const tick = page.element.querySelector<HTMLInputElement>(
       '[aria-label="4 Wen Askelby, Harp in Foley overdub"]',
@@ -83,7 +85,7 @@ describe('scenes', () => {
 
   it('are compared side by side, and the difference is told', async () => {
     await make('Playback check', 'empty');
-    page.button(/^\s*Compare/).click();
+    page = app.mount(ComparePage);
     page.fixture.detectChanges();
     const [left, right] = [...page.element.querySelectorAll<HTMLSelectElement>('.sides select')];
     change(left!, 'lamplighters-ledger/tracking');

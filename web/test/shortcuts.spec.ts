@@ -10,6 +10,8 @@ describe('a key', () => {
   it.each<[KeyboardEventInit, string | undefined]>([
     [{ key: '[' }, 'hop-back'],
     [{ key: ']' }, 'hop-on'],
+    [{ key: '\\' }, 'strip'],
+    [{ key: 'g' }, 'go'],
     [{ key: '/' }, 'find'],
     [{ key: '?', shiftKey: true }, 'help'],
     [{ key: 'z', ctrlKey: true }, 'undo'],
@@ -24,5 +26,11 @@ describe('a key', () => {
   it('is a letter while somebody types', () => {
     expect(pressed({ key: '[' }, document.createElement('input'))).toBeUndefined();
     expect(pressed({ key: 'z', ctrlKey: true }, document.createElement('textarea'))).toBeUndefined();
+    expect(pressed({ key: 'g' }, document.createElement('input'))).toBeUndefined();
+  });
+
+  it('leads away even while somebody types, with Alt', () => {
+    const field = document.createElement('input');
+    expect(pressed({ key: 'g', code: 'KeyG', altKey: true }, field)).toBe('go');
   });
 });

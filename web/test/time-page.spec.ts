@@ -1,12 +1,14 @@
 import { studioFeature } from '../src/app/state/studio.feature';
 import { planFeature } from '../src/app/state/plan.feature';
-import { TimePage } from '../src/app/see/time/time-page';
+import { ClockPage } from '../src/app/see/time/clock-page';
+import { DelaysPage } from '../src/app/see/time/delays-page';
+import { ParallelPathsPage } from '../src/app/see/time/parallel-paths-page';
 import { drawn } from './create-plotly.stub';
 import type { Bench, Mounted } from './mount';
 import { demoBench, until } from './mount';
 
 let app: Bench;
-let page: Mounted<TimePage>;
+let page: Mounted<unknown>;
 
 const select = (label: string): HTMLSelectElement =>
   page.element.querySelector<HTMLSelectElement>(
@@ -24,11 +26,11 @@ const rules = () =>
 
 beforeEach(async () => {
   app = await demoBench();
-  page = app.mount(TimePage);
 });
 
 describe('ways that meet', () => {
   it('shows the comb of the crushed lamplighter', async () => {
+    page = app.mount(ParallelPathsPage);
     await page.says('LAMP at bus Dialogue left');
     expect(page.text()).toContain('160 Hz, 480 Hz');
     await until(() => drawn.length > 0, 'the chart');
@@ -38,7 +40,7 @@ describe('ways that meet', () => {
 
 describe('delays', () => {
   beforeEach(async () => {
-    page.button(/^Delays$/).click();
+    page = app.mount(DelaysPage);
     await page.says('Imke Tarrow');
   });
 
@@ -76,7 +78,7 @@ describe('delays', () => {
 
 describe('the clock', () => {
   beforeEach(async () => {
-    page.button(/^Clock$/).click();
+    page = app.mount(ClockPage);
     await page.says('House clock is master');
   });
 

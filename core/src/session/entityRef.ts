@@ -1,5 +1,7 @@
 import type { CordId, DeviceId, LaneId, PerformerId, StationId, ThreadId, TrackId } from '../rig/ids';
 
+export const ENTITY_KINDS = ['thread', 'lane', 'station', 'device', 'cord', 'track', 'performer'] as const;
+
 /** Something a finding is about; the screen can jump to it. */
 export type EntityRef =
   | { readonly kind: 'thread'; readonly id: ThreadId }

@@ -19,3 +19,13 @@ export function findScene(studio: Studio, place: ScenePlace): FoundScene | undef
   const scene = session?.scenes.find((candidate) => candidate.id === place.scene);
   return session === undefined || scene === undefined ? undefined : { session, scene };
 }
+
+/** Where a session is opened: at its first scene that is not put away. */
+export function firstScene({ id, scenes }: Session): ScenePlace | undefined {
+  const scene = scenes.find(({ archived }) => archived !== true) ?? scenes[0];
+  return scene && { session: id, scene: scene.id };
+}
+
+/** Where a studio is opened: at its first session. */
+export const firstPlace = ({ sessions: [session] }: Studio): ScenePlace | undefined =>
+  session && firstScene(session);

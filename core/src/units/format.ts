@@ -11,6 +11,9 @@ function fixed(value: number, digits: number): string {
   return Number(text) === 0 ? (0).toFixed(digits) : text;
 }
 
+/** A number in full, with a real minus sign: "64", "−40", "0.35". */
+export const formatNumber = (value: number): string => signed(String(value));
+
 /** A level with its sign and unit: "+4.0 dBu", "−18.0 dBFS". Silence is "−∞". */
 export function formatLevel(level: number, unit: string): string {
   if (level === -Infinity) return `${MINUS}∞ ${unit}`;
@@ -31,7 +34,7 @@ export const formatMs = (ms: number): string => `${signed(fixed(ms, 2))} ms`;
 
 /** Samples: whole where whole, else hundredths: "64", "19.25". */
 export const formatSamples = (samples: number): string =>
-  signed(Number.isInteger(samples) ? String(samples) : fixed(samples, 2));
+  Number.isInteger(samples) ? formatNumber(samples) : signed(fixed(samples, 2));
 
 /** An impedance: "200 Ω", "2.4 kΩ", "1 MΩ". */
 export function formatOhm(ohm: number): string {

@@ -5,7 +5,7 @@ import { RIG_TABLE, RIG_TABLES } from '@ft/core/formats/csv/rigTables';
 import { readTracksCsv, tracksCsv } from '@ft/core/formats/csv/tracksCsv';
 import { baysView } from '@ft/core/views/bay/bayView';
 import { planOf } from '@ft/core/views/plan';
-import { stripOf } from '@ft/core/views/strip';
+import { stripOf } from '@ft/core/views/strip/strip';
 import { buildDevice, settingsOf } from '@ft/core/rig/buildDevice';
 import type { Device } from '@ft/core/rig/rigSchema';
 import { settingKeyOf } from '@ft/core/rig/settings';

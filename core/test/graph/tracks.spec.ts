@@ -4,7 +4,7 @@ import { csvProblemLine } from '@ft/core/formats/csv/tableReading';
 import type { SignalGraph } from '@ft/core/graph/signalGraph';
 import { trace } from '@ft/core/graph/trace';
 import { findPlaces } from '@ft/core/views/find';
-import { stripOf } from '@ft/core/views/strip';
+import { stripOf } from '@ft/core/views/strip/strip';
 import {
   removeBusEdits,
   removeTrackEdits,

@@ -5,7 +5,7 @@ import { flowGraph } from '@ft/core/views/flow/flowGraph';
 import { moveByHand, plugByHand, pullByHand } from '@ft/core/actions/bay/handPatch';
 import type { HandPatch } from '@ft/core/actions/bay/handPatch';
 import { jackInfo } from '@ft/core/views/bay/jackInfo';
-import { stripOf } from '@ft/core/views/strip';
+import { stripOf } from '@ft/core/views/strip/strip';
 import { wirePreview } from '@ft/core/actions/rig/wirePreview';
 import type { DeviceId, LaneId } from '@ft/core/rig/ids';
 import { contextOf } from '../fixtures/studioOf';

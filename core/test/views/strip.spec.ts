@@ -1,7 +1,7 @@
 import { saltglassRooms } from '../fixtures/thin/saltglass';
 import type { EntityRef } from '@ft/core/session/entityRef';
-import type { Strip } from '@ft/core/views/strip';
-import { stripOf } from '@ft/core/views/strip';
+import type { Strip } from '@ft/core/views/strip/strip';
+import { stripOf } from '@ft/core/views/strip/strip';
 import { contextOf } from '../fixtures/studioOf';
 
 const context = contextOf(saltglassRooms());

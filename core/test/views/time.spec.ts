@@ -3,7 +3,7 @@ import { contributions, sumRows } from '@ft/core/views/levels/sumView';
 import { clockView } from '@ft/core/views/time/clockView';
 import { atRate } from '@ft/core/views/time/ratePreview';
 import { timeView } from '@ft/core/views/time/timeView';
-import { stripOf } from '@ft/core/views/strip';
+import { stripOf } from '@ft/core/views/strip/strip';
 import { saltglassRooms } from '../fixtures/builtDemo';
 import { EXAMPLES } from '../checks/examples';
 import { contextOf, firstScene, studioOf } from '../fixtures/studioOf';

@@ -1,7 +1,7 @@
 import type { LevelsOutput } from '@ft/contract/cliOutput';
 import { workedScene } from '@ft/core/scene/workedScene';
-import type { Strip, StripHop } from '@ft/core/views/strip';
-import { stripOf } from '@ft/core/views/strip';
+import type { Strip, StripHop } from '@ft/core/views/strip/strip';
+import { stripOf } from '@ft/core/views/strip/strip';
 import { formatGain, formatMs } from '@ft/core/units/format';
 import type { Answer } from './answer';
 import { headOf, titleOf } from './head';

@@ -1,9 +1,10 @@
 import type { Request, Response } from 'express';
 import { Router } from 'express';
 import type { Gone } from '@ft/contract/api';
-import { authorSchema } from '@ft/contract/api';
+import { authorSchema, pointingSchema } from '@ft/contract/api';
 import type { HistoryStore } from '../history/historyStore';
 import { entryJson } from '../history/storedEntry';
+import { bodyOf, textBody } from '../http/jsonBody';
 import { authorOf, tabletOf } from '../network/gate';
 import type { StudioStore } from '../studios/studioStore';
 import { EventStream } from './eventStream';
@@ -25,7 +26,7 @@ function sayGone(response: Response, because: Gone['because']): void {
 
 /**
  * Server-sent events of a studio: `entry` for every history line after `?since=`, `presence` when a window
- * comes or goes, `gone` when the studio is not there any more or is another one than `?incarnation=`. A window
+ * comes or goes, `pointing` when one that shares its selection selects something, `gone` when the studio is not there any more or is another one than `?incarnation=`. A window
  * that was away gets what it missed first.
  */
 // eslint-disable-next-line max-lines-per-function -- a table of routes
@@ -65,6 +66,11 @@ export function eventRoutes(store: StudioStore, history: HistoryStore, windows: 
     for (const entry of missed) window.stream.missed(entry.revision, entryJson(entry));
     window.stream.caughtUp();
     windows.announce(studioId);
+    windows.tellPointing(studioId, window);
+  });
+  router.put<{ id: string }>('/studios/:id/pointing', textBody('2kb'), (request, response) => {
+    windows.point(request.params.id, bodyOf(request, pointingSchema));
+    response.status(204).end();
   });
   return router;
 }

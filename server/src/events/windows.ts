@@ -1,4 +1,4 @@
-import type { Gone, UndoState } from '@ft/contract/api';
+import type { Gone, Pointing, UndoState } from '@ft/contract/api';
 import type { StoredEntry } from '../history/storedEntry';
 import { entryJson } from '../history/storedEntry';
 import type { EventStream } from './eventStream';
@@ -16,6 +16,7 @@ const HEARTBEAT_MS = 20_000;
 /** The windows that look at each studio, and what they are told. */
 export class Windows {
   private readonly open = new Map<string, Set<Window>>();
+  private readonly pointings = new Map<string, Pointing>();
   private readonly heartbeat = setInterval(() => {
     for (const { stream } of this.all()) stream.beat();
   }, HEARTBEAT_MS).unref();
@@ -27,7 +28,10 @@ export class Windows {
   leave(studioId: string, window: Window): void {
     const left = this.open.get(studioId);
     if (left?.delete(window) !== true) return;
-    if (left.size === 0) this.open.delete(studioId);
+    if (left.size === 0) {
+      this.open.delete(studioId);
+      this.pointings.delete(studioId);
+    }
     this.announce(studioId);
   }
 
@@ -35,6 +39,20 @@ export class Windows {
   announce(studioId: string): void {
     const there = this.open.get(studioId) ?? new Set<Window>();
     for (const { stream } of there) stream.tell('presence', { windows: there.size });
+  }
+
+  /** What somebody points at, for all windows of the studio; those that come later hear it as well. */
+  point(studioId: string, pointing: Pointing): void {
+    const there = this.open.get(studioId);
+    if (there === undefined) return;
+    this.pointings.set(studioId, pointing);
+    for (const { stream } of there) stream.tell('pointing', pointing);
+  }
+
+  /** Tells a window that has just come what is pointed at. */
+  tellPointing(studioId: string, { stream }: Window): void {
+    const pointing = this.pointings.get(studioId);
+    if (pointing !== undefined) stream.tell('pointing', pointing);
   }
 
   /** A line of the history; whoever made it also hears what undo would take next. */

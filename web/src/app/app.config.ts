@@ -10,6 +10,7 @@ import * as draftEffects from './state/draft.effects';
 import { draftFeature } from './state/draft.feature';
 import * as planEffects from './state/plan.effects';
 import { planFeature } from './state/plan.feature';
+import * as pointingEffects from './state/pointing.effects';
 import * as sendingEffects from './state/sending.effects';
 import * as studioEffects from './state/studio.effects';
 import { studioFeature } from './state/studio.feature';
@@ -29,6 +30,6 @@ export const appConfig: ApplicationConfig = {
       [planFeature.name]: planFeature.reducer,
       [draftFeature.name]: draftFeature.reducer,
     }),
-    provideEffects(studioEffects, sendingEffects, undoEffects, planEffects, draftEffects),
+    provideEffects(studioEffects, sendingEffects, undoEffects, planEffects, pointingEffects, draftEffects),
   ],
 };

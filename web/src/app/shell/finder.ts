@@ -3,14 +3,34 @@ import type { NgbTypeaheadSelectItemEvent } from '@ng-bootstrap/ng-bootstrap/typ
 import { NgbTypeaheadModule } from '@ng-bootstrap/ng-bootstrap/typeahead';
 import { Store } from '@ngrx/store';
 import type { OperatorFunction } from 'rxjs';
-import { debounceTime, distinctUntilChanged, from, switchMap } from 'rxjs';
+import { debounceTime, distinctUntilChanged, switchMap } from 'rxjs';
+import { ranked } from '@ft/core/text/nameMatch';
 import type { FoundPlace } from '@ft/core/views/find';
 import { PlanActions } from '../state/plan.feature';
 import { Planner } from '../workers/planner.service';
+import { Here } from './here';
+import type { PartAddress } from './stages';
+import { fullName, PARTS } from './stages';
 
 const WAIT_MS = 80;
+/** Of the pages the nearest few: what is in the studio is looked for more often. */
+const MOST_PAGES = 3;
 
-/** Finds a thread, device, station or jack; the strip shows what is chosen. */
+/** A page of the program, found by its name. */
+interface FoundPage {
+  readonly address: PartAddress;
+  readonly name: string;
+  readonly what: 'page';
+}
+type Found = FoundPlace | FoundPage;
+
+const PAGES: readonly FoundPage[] = PARTS.map((located) => ({
+  address: located.address,
+  name: fullName(located),
+  what: 'page',
+}));
+
+/** Finds a page, thread, device, station or jack; goes to a page, and shows the strip of anything else. */
 @Component({
   selector: 'ft-finder',
   imports: [NgbTypeaheadModule],
@@ -23,7 +43,7 @@ const WAIT_MS = 80;
       id="finder"
       type="text"
       placeholder="Find  /"
-      aria-label="Find a thread, track, device, jack or label"
+      aria-label="Find a page, thread, track, device, jack or label"
       [ngbTypeahead]="search"
       [inputFormatter]="nothing"
       [resultTemplate]="row"
@@ -33,25 +53,35 @@ const WAIT_MS = 80;
   `,
   styles: `
     input {
-      width: 9rem;
+      width: 7.5rem;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class Finder {
+  private readonly here = inject(Here);
   private readonly planner = inject(Planner);
   private readonly store = inject(Store);
 
-  protected readonly search: OperatorFunction<string, readonly FoundPlace[]> = (text$) =>
+  protected readonly search: OperatorFunction<string, readonly Found[]> = (text$) =>
     text$.pipe(
       debounceTime(WAIT_MS),
       distinctUntilChanged(),
-      switchMap((text) => from(this.planner.api.find(text))),
+      switchMap((text) => this.find(text)),
     );
   protected readonly nothing = (): string => '';
 
-  protected choose({ item }: NgbTypeaheadSelectItemEvent<FoundPlace>, field: HTMLInputElement): void {
-    this.store.dispatch(PlanActions.select({ ref: item.ref }));
+  private async find(text: string): Promise<readonly Found[]> {
+    if (text.trim() === '') return [];
+    const pages = ranked(PAGES, ({ name }) => name, text).slice(0, MOST_PAGES);
+    // Without a plan the pages can be found all the same.
+    const places = await this.planner.api.find(text).catch(() => []);
+    return [...pages, ...places];
+  }
+
+  protected choose({ item }: NgbTypeaheadSelectItemEvent<Found>, field: HTMLInputElement): void {
+    if (item.what === 'page') this.here.go(item.address);
+    else this.store.dispatch(PlanActions.select({ ref: item.ref }));
     field.value = '';
     field.blur();
   }

@@ -1,7 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { Router, RouterLink } from '@angular/router';
-import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { catchError, of } from 'rxjs';
 import { Api } from '../state/api.service';
@@ -9,25 +8,25 @@ import { planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { Finder } from './finder';
+import { Here } from './here';
 import { SessionPanel } from './session-panel';
+import { Switchers } from './switchers';
+import { ThisWindow } from './this-window';
+import { WindowState } from './window-state';
 
 /** Session, scene, its facts, findings, who else is here, undo and redo, finder. */
 @Component({
   selector: 'ft-header-bar',
-  imports: [Finder, NgbDropdownModule, RouterLink, SessionPanel],
+  imports: [Finder, RouterLink, SessionPanel, Switchers, WindowState],
   templateUrl: './header-bar.html',
   styleUrl: './header-bar.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class HeaderBar {
-  readonly base = input.required<readonly string[]>();
-
   private readonly store = inject(Store);
-  private readonly router = inject(Router);
-  protected readonly found = this.store.selectSignal(studioFeature.selectFound);
-  protected readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+  protected readonly window = inject(ThisWindow);
+  protected readonly here = inject(Here);
   protected readonly live = this.store.selectSignal(studioFeature.selectLive);
-  protected readonly windows = this.store.selectSignal(studioFeature.selectWindows);
   protected readonly pending = this.store.selectSignal(studioFeature.selectPending);
   protected readonly keptBecause = this.store.selectSignal(studioFeature.selectKeptBecause);
   protected readonly undoState = this.store.selectSignal(studioFeature.selectUndoState);
@@ -46,12 +45,6 @@ export class HeaderBar {
 
   protected readonly errors = computed(() => this.count('error'));
   protected readonly warnings = computed(() => this.count('warning'));
-
-  protected goTo(session: string, scene: string): void {
-    const [root = '', studio = ''] = this.base();
-    const stage = this.router.url.split('/')[5] ?? 'track';
-    void this.router.navigate([root, studio, session, scene, stage]);
-  }
 
   protected undo(): void {
     this.store.dispatch(StudioActions.undo({}));

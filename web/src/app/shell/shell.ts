@@ -1,6 +1,6 @@
 import type { OnDestroy } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
+import { RouterLink, RouterOutlet } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { Inspector } from './inspector/inspector';
@@ -11,9 +11,13 @@ import { ThreadStrip } from './strip/thread-strip';
 import { GoneBar } from './gone-bar';
 import { HeaderBar } from './header-bar';
 import { Notices } from './notices';
+import { Going } from './going';
 import { PlanBar } from './plan-bar';
+import { Rail } from './rail';
+import { StripHeights } from './strip/strip-heights';
 import { ShortcutHelp } from './shortcut-help';
 import { shortcutOf } from './shortcuts';
+import { ThisWindow } from './this-window';
 import { TrialBar } from './trial-bar';
 
 /** The one shape of every stage: rail, header, sheet, strip, inspector. */
@@ -25,8 +29,8 @@ import { TrialBar } from './trial-bar';
     Inspector,
     Notices,
     PlanBar,
+    Rail,
     RouterLink,
-    RouterLinkActive,
     RouterOutlet,
     ShortcutHelp,
     ThreadStrip,
@@ -35,80 +39,30 @@ import { TrialBar } from './trial-bar';
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'onKey($event)' },
+  host: { '(document:keydown)': 'onKey($event)', '[class.alone]': 'window.isAlone()' },
 })
 export class Shell implements OnDestroy {
   readonly studio = input.required<string>();
   readonly session = input.required<string>();
   readonly scene = input.required<string>();
+  /** From the address of a window that was opened for one part. */
+  readonly alone = input<string>();
 
   private readonly store = inject(Store);
   protected readonly load = this.store.selectSignal(studioFeature.selectLoad);
   protected readonly error = this.store.selectSignal(studioFeature.selectError);
   protected readonly found = this.store.selectSignal(studioFeature.selectFound);
   protected readonly inspected = this.store.selectSignal(planFeature.selectInspected);
-  private readonly plan = this.store.selectSignal(planFeature.selectPlan);
-  private readonly openFindings = this.store.selectSignal(planFeature.selectOpenFindings);
-  private readonly patchLines = this.store.selectSignal(planFeature.selectPatchLines);
+  protected readonly window = inject(ThisWindow);
+  private readonly going = inject(Going);
+  private readonly stripHeight = inject(StripHeights);
   private readonly hop = this.store.selectSignal(planFeature.selectHop);
   protected readonly help = signal(false);
 
-  protected readonly base = computed(() => ['/studio', this.studio(), this.session(), this.scene()]);
-  // eslint-disable-next-line max-lines-per-function -- a literal table of the rail
-  protected readonly rail = computed(() => {
-    const plan = this.plan();
-    const rows = plan?.rows ?? [];
-    /** What is not worked out yet is not zero. */
-    const shown = (state: string): string => (plan === null ? '' : state);
-    const running = rows.filter(({ status }) => status === 'routed' || status === 'patched').length;
-    const plugged = this.patchLines().filter((line) => line.plugged).length;
-    return [
-      { path: 'rig', icon: 'hdd-rack', name: 'Rig', state: '', count: this.findingsOf('rig') },
-      { path: 'bay', icon: 'grid-3x2-gap', name: 'Bay', state: '', count: 0 },
-      { path: 'flow', icon: 'diagram-3', name: 'Flow', state: '', count: 0 },
-      {
-        path: 'track',
-        icon: 'mic',
-        name: 'Track',
-        state: shown(`${String(running)}/${String(rows.length)}`),
-        count: this.findingsOf('track'),
-      },
-      {
-        path: 'daw',
-        icon: 'sliders',
-        name: 'DAW',
-        state: String(this.found()?.session.tracks.length ?? 0),
-        count: 0,
-      },
-      { path: 'levels', icon: 'bar-chart-steps', name: 'Levels', state: '', count: 0 },
-      { path: 'time', icon: 'stopwatch', name: 'Time', state: '', count: 0 },
-      {
-        path: 'scenes',
-        icon: 'layers',
-        name: 'Scenes',
-        state: String(this.found()?.session.scenes.length ?? 0),
-        count: 0,
-      },
-      {
-        path: 'patch-list',
-        icon: 'list-check',
-        name: 'Patch list',
-        state: shown(`${String(plugged)}/${String(this.patchLines().length)}`),
-        count: 0,
-      },
-      { path: 'work-list', icon: 'check2-square', name: 'Work list', state: '', count: 0 },
-      {
-        path: 'findings',
-        icon: 'exclamation-triangle',
-        name: 'Findings',
-        state: '',
-        count: this.openFindings().length,
-      },
-      { path: 'history', icon: 'clock-history', name: 'History', state: '', count: 0 },
-    ];
-  });
-
   constructor() {
+    effect(() => {
+      if (this.alone() !== undefined) untracked(() => { this.window.beginAlone(); });
+    });
     effect(() => {
       const place = { session: this.session(), scene: this.scene() } as ScenePlace;
       this.store.dispatch(StudioActions.open({ studioId: this.studio(), place }));
@@ -136,6 +90,12 @@ export class Shell implements OnDestroy {
       case 'hop-on':
         this.store.dispatch(PlanActions.stepToHop({ hop: this.hop() + 1 }));
         break;
+      case 'strip':
+        this.stripHeight.cycle();
+        break;
+      case 'go':
+        this.going.begin();
+        break;
       case 'find':
         document.getElementById('finder')?.focus();
         break;
@@ -143,9 +103,5 @@ export class Shell implements OnDestroy {
         this.help.update((open) => !open);
         break;
     }
-  }
-
-  private findingsOf(stage: string): number {
-    return this.openFindings().filter((finding) => finding.stage === stage).length;
   }
 }

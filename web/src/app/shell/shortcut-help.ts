@@ -1,21 +1,27 @@
 import { ChangeDetectionStrategy, Component, output } from '@angular/core';
-import { SHORTCUTS } from './shortcuts';
+import { GOES_TO, SHORTCUTS } from './shortcuts';
 
 @Component({
   selector: 'ft-shortcut-help',
   template: `
     <section aria-label="Keyboard shortcuts">
-      <h2>Keys</h2>
-      <dl>
-        @for (line of shortcuts; track line.does) {
-          <dt>
-            @for (key of line.keys; track key) {
-              <kbd>{{ key }}</kbd>
-            }
-          </dt>
-          <dd>{{ line.does }}</dd>
+      <div class="lists">
+        @for (list of lists; track list.title) {
+          <div>
+            <h2>{{ list.title }}</h2>
+            <dl>
+              @for (line of list.lines; track line.does) {
+                <dt>
+                  @for (key of line.keys; track key) {
+                    <kbd>{{ key }}</kbd>
+                  }
+                </dt>
+                <dd>{{ line.does }}</dd>
+              }
+            </dl>
+          </div>
         }
-      </dl>
+      </div>
       <button type="button" (click)="closed.emit()">Close</button>
     </section>
   `,
@@ -29,6 +35,10 @@ import { SHORTCUTS } from './shortcuts';
       background: var(--ft-raised);
       border: 1px solid var(--ft-line);
       border-radius: 6px;
+    }
+    .lists {
+      display: flex;
+      gap: 2rem;
     }
     dl {
       display: grid;
@@ -49,5 +59,8 @@ import { SHORTCUTS } from './shortcuts';
 })
 export class ShortcutHelp {
   readonly closed = output();
-  protected readonly shortcuts = SHORTCUTS;
+  protected readonly lists = [
+    { title: 'Keys', lines: SHORTCUTS },
+    { title: 'Go to', lines: GOES_TO },
+  ];
 }

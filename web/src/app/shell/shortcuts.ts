@@ -1,9 +1,19 @@
-export type Shortcut = 'undo' | 'redo' | 'hop-back' | 'hop-on' | 'find' | 'help';
+import { OPEN_PLACES } from './stages';
+
+export type Shortcut = 'undo' | 'redo' | 'hop-back' | 'hop-on' | 'find' | 'help' | 'go' | 'strip';
+
+interface Listed {
+  readonly keys: readonly string[];
+  readonly does: string;
+}
 
 /** The shortcuts of the whole program, as the help lists them. */
-export const SHORTCUTS: readonly { readonly keys: readonly string[]; readonly does: string }[] = [
+export const SHORTCUTS: readonly Listed[] = [
+  { keys: ['g', 'Alt G'], does: 'then a letter: go there (Alt G while you type, too)' },
+  { keys: ['g 1', 'g 2', '…'], does: 'go to that part of the page' },
   { keys: ['[', ']'], does: 'step back and on along the strip' },
-  { keys: ['/'], does: 'find a thread, track, device, jack or label' },
+  { keys: ['\\'], does: 'the strip: whole, one line, closed' },
+  { keys: ['/'], does: 'find a page, thread, track, device, jack or label' },
   { keys: ['Ctrl Z'], does: 'undo' },
   { keys: ['Ctrl Shift Z', 'Ctrl Y'], does: 'redo' },
   { keys: ['↑ ↓ ← →'], does: 'move between cells of a sheet' },
@@ -16,9 +26,17 @@ export const SHORTCUTS: readonly { readonly keys: readonly string[]; readonly do
   { keys: ['?'], does: 'show or hide this list' },
 ];
 
+/** Where `g` and a letter lead. */
+export const GOES_TO: readonly Listed[] = OPEN_PLACES.map(({ key, name }) => ({
+  keys: ['g', key],
+  does: name,
+}));
+
 const PLAIN: Readonly<Record<string, Shortcut>> = {
+  g: 'go',
   '[': 'hop-back',
   ']': 'hop-on',
+  '\\': 'strip',
   '/': 'find',
   '?': 'help',
 };
@@ -30,7 +48,9 @@ const isTyping = (target: EventTarget | null): boolean =>
 
 /** The shortcut of a key press, or undefined. While somebody types, letters are letters. */
 export function shortcutOf(event: KeyboardEvent): Shortcut | undefined {
-  if (isTyping(event.target) || event.defaultPrevented) return undefined;
+  if (event.defaultPrevented) return undefined;
+  if (event.altKey && !event.ctrlKey && event.code === 'KeyG') return 'go';
+  if (isTyping(event.target)) return undefined;
   if (!event.ctrlKey && !event.metaKey) return event.altKey ? undefined : PLAIN[event.key];
   const key = event.key.toLowerCase();
   if (key === 'y' || (key === 'z' && event.shiftKey)) return 'redo';

@@ -4,6 +4,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { Router, RouterLink } from '@angular/router';
 import type { Observable } from 'rxjs';
 import { Subscription } from 'rxjs';
+import { firstPlace } from '@ft/core/session/scenePlace';
 import type { StudioSummary } from '@ft/contract/api';
 import { decodeText } from '@ft/core/formats/decodeText';
 import { Api, apiErrorOf } from '../state/api.service';
@@ -130,11 +131,9 @@ export class FirstScreen implements OnInit {
   private enter(id: string, stage = 'track'): void {
     this.api.studio(id).subscribe({
       next: ({ studio }) => {
-        const session = studio.sessions[0];
-        const scene = session?.scenes.find(({ archived }) => archived !== true) ?? session?.scenes[0];
-        if (session === undefined || scene === undefined)
-          this.trouble.set({ message: 'This studio has no session.', problems: [] });
-        else void this.router.navigate(['/studio', id, session.id, scene.id, stage]);
+        const place = firstPlace(studio);
+        if (place === undefined) this.trouble.set({ message: 'This studio has no session.', problems: [] });
+        else void this.router.navigate(['/studio', id, place.session, place.scene, stage]);
       },
       error: (error: unknown) => {
         this.fail(error);

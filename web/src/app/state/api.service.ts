@@ -17,6 +17,7 @@ import type {
   ApiError,
   EntryMessage,
   HistoryPage,
+  Pointing,
   StudioAt,
   StudioSummary,
   UndoState,
@@ -115,6 +116,11 @@ export class Api {
   redo({ id, incarnation }: StudioRef, author: string): Observable<EntryMessage> {
     const body = { author, incarnation, change: newId() };
     return this.http.post(`/api/studios/${id}/redo`, body).pipe(map((answer) => entrySchema.parse(answer)));
+  }
+
+  /** Tells the other windows of a studio what is selected here. */
+  point(studioId: string, pointing: Pointing): Observable<unknown> {
+    return this.http.put(`/api/studios/${studioId}/pointing`, pointing);
   }
 
   undoState(id: string, author: string): Observable<UndoState> {

@@ -10,7 +10,7 @@ import {
 import type { EntityRef } from '@ft/core/session/entityRef';
 import type { PatchLine } from '@ft/core/views/bay/patchList';
 import type { Plan } from '@ft/core/views/plan';
-import type { Strip } from '@ft/core/views/strip';
+import type { Strip } from '@ft/core/views/strip/strip';
 import type { TrackId } from '@ft/core/rig/ids';
 import type { SettingKey } from '@ft/core/rig/settings';
 import type { TrackGainKey } from '@ft/core/views/mix/trackGains';
@@ -41,6 +41,10 @@ export const PlanActions = createActionGroup({
     Select: props<{ ref: EntityRef; quietly?: boolean }>(),
     'Select finding': props<{ key: string }>(),
     'Clear selection': emptyProps(),
+    /** Whether what is selected here is selected in every window that shares, and the other way round. */
+    'Share selection': props<{ shared: boolean }>(),
+    /** What another window selected, or null where it let go. */
+    'Selection came': props<{ ref: EntityRef | null }>(),
     'Strip made': props<{ strip: Strip | null }>(),
     'Strip failed': props<{ message: string }>(),
     /** Turns a level on trial: everything is worked out as if it stood there, and nothing is changed. */
@@ -57,6 +61,7 @@ export interface PlanState {
   /** Why the scene as it is now could not be planned; what is shown is from before. */
   readonly failure: string | null;
   readonly selection: EntityRef | null;
+  readonly sharesSelection: boolean;
   /** Whether the selection was made without asking for the inspector. */
   readonly quietly: boolean;
   /** The finding the inspector shows, by key. */
@@ -73,6 +78,7 @@ export const initialPlanState: PlanState = {
   failure: null,
   selection: null,
   quietly: false,
+  sharesSelection: false,
   findingKey: null,
   strip: null,
   stripFailure: null,
@@ -126,6 +132,16 @@ export const planFeature = createFeature({
       stripFailure: null,
       hop: -1,
     })),
+    on(PlanActions.shareSelection, (state, { shared }): PlanState => ({ ...state, sharesSelection: shared })),
+    on(PlanActions.selectionCame, (state, { ref }): PlanState => ({
+      ...state,
+      selection: ref,
+      // Nobody at this window asked for an inspector over the sheet.
+      quietly: true,
+      findingKey: null,
+      ...(ref === null && { strip: null, stripFailure: null }),
+      hop: -1,
+    })),
     on(PlanActions.stripFailed, (state, { message }): PlanState => ({
       ...state,
       strip: null,
@@ -147,8 +163,10 @@ export const planFeature = createFeature({
       const last = (state.strip?.hops.length ?? 0) - 1;
       return { ...state, findingKey: null, quietly: false, hop: Math.max(-1, Math.min(hop, last)) };
     }),
-    on(StudioActions.open, (): PlanState => initialPlanState),
-    on(StudioActions.close, (): PlanState => initialPlanState),
+    on(StudioActions.open, StudioActions.close, ({ sharesSelection }): PlanState => ({
+      ...initialPlanState,
+      sharesSelection,
+    })),
   ),
   extraSelectors: ({
     selectPlan,

@@ -1,12 +1,13 @@
 import { Observable } from 'rxjs';
-import { entrySchema, goneSchema, presenceSchema } from '@ft/contract/api';
-import type { EntryMessage, Gone } from '@ft/contract/api';
+import { entrySchema, goneSchema, pointingSchema, presenceSchema } from '@ft/contract/api';
+import type { EntryMessage, Gone, Pointing } from '@ft/contract/api';
 import type { StudioRef } from './api.service';
 import { pauseMs } from './pause';
 
 export type StudioEvent =
   | { readonly kind: 'entry'; readonly entry: EntryMessage }
   | { readonly kind: 'presence'; readonly windows: number }
+  | { readonly kind: 'pointing'; readonly pointing: Pointing }
   | { readonly kind: 'gone'; readonly because: Gone['because'] }
   | { readonly kind: 'live'; readonly live: boolean };
 
@@ -40,6 +41,9 @@ export function studioEvents(
       });
       source.addEventListener('presence', (event) => {
         subscriber.next({ kind: 'presence', windows: presenceSchema.parse(dataOf(event)).windows });
+      });
+      source.addEventListener('pointing', (event) => {
+        subscriber.next({ kind: 'pointing', pointing: pointingSchema.parse(dataOf(event)) });
       });
       source.addEventListener('gone', (event) => {
         source?.close();

@@ -1,5 +1,5 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { EntryMessage, Gone, StudioAt, UndoState } from '@ft/contract/api';
+import type { EntryMessage, Gone, Pointing, StudioAt, UndoState } from '@ft/contract/api';
 import type { Change } from '@ft/core/edits/change';
 import type { Edit } from '@ft/core/edits/make';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
@@ -32,6 +32,8 @@ export const StudioActions = createActionGroup({
     'Undo state': props<{ state: UndoState }>(),
     Connection: props<{ live: boolean }>(),
     Presence: props<{ windows: number }>(),
+    /** Somebody selected something in a window that shares its selection. */
+    Pointed: props<{ pointing: Pointing }>(),
     Notice: props<{ tone: 'said' | 'trouble'; text: string }>(),
     'Dismiss notice': props<{ id: number }>(),
   },

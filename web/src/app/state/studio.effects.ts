@@ -107,6 +107,7 @@ export const listen = createEffect(
           map((event): Action => {
             if (event.kind === 'entry') return StudioActions.entryArrived({ entry: event.entry });
             if (event.kind === 'presence') return StudioActions.presence({ windows: event.windows });
+            if (event.kind === 'pointing') return StudioActions.pointed({ pointing: event.pointing });
             if (event.kind === 'gone') return StudioActions.gone({ because: event.because });
             return StudioActions.connection({ live: event.live });
           }),

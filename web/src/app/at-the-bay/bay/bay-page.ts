@@ -20,6 +20,7 @@ import { labelChange } from './label-change';
 import { litLanes } from './lit-lanes';
 import { Changes } from '../../state/changes';
 import { AnswerState } from '../../ui/answer';
+import { PartPage } from '../../shell/part';
 
 const NOTHING: BaysView = { bays: [], cords: [] };
 const ZOOMS = [0.7, 0.85, 1, 1.25, 1.6] as const;
@@ -32,7 +33,7 @@ const isArrow = (key: string): key is ArrowKey => key.startsWith('Arrow');
  */
 @Component({
   selector: 'ft-bay-page',
-  imports: [AnswerState],
+  imports: [PartPage, AnswerState],
   templateUrl: './bay-page.html',
   styleUrl: './bay-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

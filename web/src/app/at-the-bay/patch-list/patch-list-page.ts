@@ -6,11 +6,12 @@ import { PlanActions, planFeature } from '../../state/plan.feature';
 import { studioFeature } from '../../state/studio.feature';
 import { FileLink } from '../../ui/file-link';
 import { Changes } from '../../state/changes';
+import { PartPage } from '../../shell/part';
 
 /** The cords of the scene, room by room: plug, tick, print. */
 @Component({
   selector: 'ft-patch-list-page',
-  imports: [FileLink],
+  imports: [PartPage, FileLink],
   templateUrl: './patch-list-page.html',
   styleUrl: './patch-list-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

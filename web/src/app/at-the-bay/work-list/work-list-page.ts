@@ -18,6 +18,7 @@ import { DeadJackBar } from './dead-jack-bar';
 import { StepCard } from './step-card';
 import { Changes } from '../../state/changes';
 import { AnswerState } from '../../ui/answer';
+import { PartPage } from '../../shell/part';
 
 /** Steps that follow one another in one room, or that belong to none. */
 interface Stretch {
@@ -47,7 +48,7 @@ function stretches(steps: readonly WorkStep[]): readonly Stretch[] {
 /** The steps from what is on the floor to the scene: for a tablet at the bay, in the dark. */
 @Component({
   selector: 'ft-work-list-page',
-  imports: [AnswerState, DeadJackBar, StepCard],
+  imports: [PartPage, AnswerState, DeadJackBar, StepCard],
   providers: [Countdown],
   templateUrl: './work-list-page.html',
   styleUrl: './work-list-page.scss',

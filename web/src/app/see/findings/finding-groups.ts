@@ -1,4 +1,5 @@
 import type { FindingView } from '@ft/core/views/findingView';
+import { placeName } from '../../shell/stages';
 
 /** By what findings are put together. */
 export const GROUPINGS = ['severity', 'stage', 'device'] as const;
@@ -15,18 +16,9 @@ const SEVERITIES: Readonly<Record<FindingView['severity'], string>> = {
   note: 'Notes',
 };
 
-const STAGES: Readonly<Record<FindingView['stage'], string>> = {
-  rig: 'Rig',
-  track: 'Track',
-  mix: 'Mix',
-  print: 'Print',
-  prove: 'Prove',
-  recall: 'Recall',
-};
-
 function keyOf(finding: FindingView, by: Grouping): string {
   if (by === 'severity') return SEVERITIES[finding.severity];
-  if (by === 'stage') return STAGES[finding.stage];
+  if (by === 'stage') return placeName(finding.stage);
   return finding.device ?? 'No one device';
 }
 

@@ -8,13 +8,15 @@ import type { Grouping } from './finding-groups';
 import { GROUPINGS, groupsOf } from './finding-groups';
 import { Changes } from '../../state/changes';
 import { RepairBar } from './repair-bar';
+import { PartPage } from '../../shell/part';
+import { placeName } from '../../shell/stages';
 
 const SIGNS = { error: '▲', warning: '◆', note: '●' } as const;
 
 /** Every finding of the scene, the worst first; up and down walk through them with the strip following. */
 @Component({
   selector: 'ft-findings-page',
-  imports: [RepairBar],
+  imports: [PartPage, RepairBar],
   templateUrl: './findings-page.html',
   styleUrl: './findings-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -26,6 +28,7 @@ export class FindingsPage {
   protected readonly plan = this.store.selectSignal(planFeature.selectPlan);
   protected readonly selected = this.store.selectSignal(planFeature.selectFindingKey);
   protected readonly signs = SIGNS;
+  protected readonly placeName = placeName;
   protected readonly open = computed(
     () => this.plan()?.findings.filter((it) => it.waivedFor === undefined) ?? [],
   );

@@ -9,13 +9,14 @@ import { studioFeature } from '../../state/studio.feature';
 import type { FlowLayout, PlacedLink } from './flow-layout';
 import { FlowLayouts } from './flow-layout.service';
 import { AnswerState } from '../../ui/answer';
+import { PartPage } from '../../shell/part';
 
 const MARGIN = 16;
 
 /** What a device hears and what hears it, as a diagram from left to right. */
 @Component({
   selector: 'ft-flow-page',
-  imports: [AnswerState],
+  imports: [PartPage, AnswerState],
   templateUrl: './flow-page.html',
   styleUrl: './flow-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -10,17 +10,18 @@ import { Changes } from '../../state/changes';
 import { StudioActions } from '../../state/studio.actions';
 import { studioFeature } from '../../state/studio.feature';
 import { AnswerState } from '../../ui/answer';
+import { PartPage } from '../../shell/part';
 
 /** Everything that was changed, newest first; any change can be taken back while nothing builds on it. */
 @Component({
   selector: 'ft-history-page',
-  imports: [AnswerState, DatePipe],
+  imports: [PartPage, AnswerState, DatePipe],
   template: `
-    <section class="page" aria-label="History">
-      <div class="page-head">
-        <h1>History</h1>
+    <ft-part of="history">
+      <ng-container ngProjectAs="[head]">
         <span class="quiet">every change since the studio came here; undo works across reloads</span>
-      </div>
+      </ng-container>
+
       <ft-answer [of]="newest" what="the history" />
       @if (entries(); as list) {
         @if (list.length === 0) {
@@ -68,7 +69,7 @@ import { AnswerState } from '../../ui/answer';
           }
         }
       }
-    </section>
+    </ft-part>
   `,
   styles: `
     .narrow {

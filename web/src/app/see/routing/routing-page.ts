@@ -13,6 +13,7 @@ import { StatusMark } from '../../stages/track/input-list/status-mark';
 import { SceneRouter } from '../../workers/scene-router.service';
 import { Changes } from '../../state/changes';
 import { AnswerState } from '../../ui/answer';
+import { PartPage } from '../../shell/part';
 
 const PREFERENCE_WORDS: Readonly<Record<Preference, string>> = {
   keep: 'keep what is plugged already',
@@ -27,7 +28,7 @@ const PREFERENCE_WORDS: Readonly<Record<Preference, string>> = {
 /** How the router decides: what it prefers, why each thread goes its way, and what else there would be. */
 @Component({
   selector: 'ft-routing-page',
-  imports: [AnswerState, DecimalPipe, StatusMark],
+  imports: [PartPage, AnswerState, DecimalPipe, StatusMark],
   templateUrl: './routing-page.html',
   styleUrl: './routing-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -11,15 +11,18 @@ import {
 import { Store } from '@ngrx/store';
 import { formatDb, formatMs } from '@ft/core/units/format';
 import { PlanActions, planFeature } from '../../state/plan.feature';
+import { StripHandle } from './strip-handle';
+import { StripHeights } from './strip-heights';
 import { EDGE_WORDS } from '@ft/core/words/edgeWords';
-import { hopFigures } from './hop-figures';
-import { BANDS, drawStrip } from './strip-geometry';
+import { hopFigures } from '@ft/core/views/strip/hopFigures';
+import { BANDS, drawStrip } from '@ft/core/views/strip/stripDrawing';
 
 const LEGEND = ['tieLine', 'normal', 'crosspoint'] as const;
 
 /** The dock: the whole path through whatever is selected, hop by hop, with its level ladder and delay. */
 @Component({
   selector: 'ft-thread-strip',
+  imports: [StripHandle],
   templateUrl: './thread-strip.html',
   styleUrl: './thread-strip.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -30,8 +33,9 @@ export class ThreadStrip {
   private readonly width = signal(1180);
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
 
+  protected readonly height = inject(StripHeights).height;
   protected readonly bands = BANDS;
-  protected readonly height = BANDS.figures + 62;
+  protected readonly drawingHeight = BANDS.figures + 62;
   protected readonly words = EDGE_WORDS;
   protected readonly strip = this.store.selectSignal(planFeature.selectStrip);
   protected readonly failure = this.store.selectSignal(planFeature.selectStripFailure);
@@ -66,6 +70,12 @@ export class ThreadStrip {
     return plan?.findings.filter(({ key }) => row?.findings.includes(key)) ?? [];
   });
   protected readonly gaps = computed(() => this.strip()?.gaps ?? []);
+  /** The devices on the way, each once where the way comes through it. */
+  protected readonly stations = computed(() =>
+    this.drawing()
+      .blocks.map(({ name }) => name)
+      .join(' › '),
+  );
   protected readonly headroom = computed(() => formatDb(this.worstHop()?.headroomDb ?? 0));
   protected readonly ms = formatMs;
 

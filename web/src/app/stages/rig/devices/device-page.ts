@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { ActivatedRoute, Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { DeviceId } from '@ft/core/rig/ids';
 import type { TypeForm } from '@ft/core/rig/paramFields';
@@ -13,11 +13,13 @@ import { LossBar } from '../loss-bar';
 import { RigChanges } from '../rig-changes';
 import { typeForms } from './type-forms';
 import { AnswerState } from '../../../ui/answer';
+import { Here } from '../../../shell/here';
+import { PartPage } from '../../../shell/part';
 
 /** One device: its data, connectors and what they are wired to, where it is used, and its knobs. */
 @Component({
   selector: 'ft-device-page',
-  imports: [AnswerState, DeviceForm, LossBar, RouterLink, SettingField],
+  imports: [AnswerState, PartPage, DeviceForm, LossBar, RouterLink, SettingField],
   templateUrl: './device-page.html',
   styleUrl: './device-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -25,8 +27,7 @@ import { AnswerState } from '../../../ui/answer';
 export class DevicePage {
   readonly device = input.required<string>();
   private readonly store = inject(Store);
-  private readonly router = inject(Router);
-  private readonly route = inject(ActivatedRoute);
+  protected readonly here = inject(Here);
   protected readonly changes = inject(RigChanges);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
 
@@ -59,7 +60,7 @@ export class DevicePage {
   /** Adds a device with the same data beside this one, and shows it. */
   protected addAnother({ name, room, rack, type, params }: Device): void {
     const [id] = this.changes.addDevices({ name, room, type, params, ...(rack && { rack }) }, 1);
-    void this.router.navigate(['..', id], { relativeTo: this.route });
+    if (id !== undefined) this.here.go('rig/devices', id);
   }
 
   protected takeJson(text: string): void {

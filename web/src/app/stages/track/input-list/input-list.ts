@@ -23,6 +23,8 @@ import { StatusMark } from './status-mark';
 import { draftKey, ThreadChanges } from './thread-changes';
 import { Changes } from '../../../state/changes';
 import { SceneRouter } from '../../../workers/scene-router.service';
+import { Here } from '../../../shell/here';
+import { PartPage } from '../../../shell/part';
 
 interface Editing {
   readonly row: number;
@@ -41,7 +43,7 @@ const STEPS: Readonly<Record<string, readonly [number, number]>> = {
 /** The input list: a line a thread, a cell a choice. Keyboard first. */
 @Component({
   selector: 'ft-input-list',
-  imports: [AddLine, CellEditor, RouterLink, StatusMark],
+  imports: [PartPage, AddLine, CellEditor, RouterLink, StatusMark],
   templateUrl: './input-list.html',
   styleUrl: './input-list.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -51,6 +53,7 @@ export class InputList {
   private readonly store = inject(Store);
   private readonly changes = inject(ThreadChanges);
   protected readonly router = inject(SceneRouter);
+  protected readonly here = inject(Here);
   private readonly detector = inject(ChangeDetectorRef);
   private readonly table = viewChild<ElementRef<HTMLTableElement>>('table');
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
@@ -217,7 +220,7 @@ export class InputList {
       !event.ctrlKey &&
       !event.metaKey &&
       !event.altKey &&
-      !'[]/?'.includes(event.key)
+      !'[]\\/?'.includes(event.key)
     );
   }
 

@@ -1,0 +1,54 @@
+import type { Signal } from '@angular/core';
+import { computed, inject, Injectable } from '@angular/core';
+import { Store } from '@ngrx/store';
+import { planFeature } from '../state/plan.feature';
+import { RigNotes } from '../state/rig-notes';
+import { studioFeature } from '../state/studio.feature';
+import type { PartAddress, PlacePath } from './stages';
+
+/** How the work stands at a place or a part, in a word: what the rail and the tabs show beside a name. */
+type States = Readonly<Partial<Record<PlacePath | PartAddress, string>>>;
+
+const RUNS: ReadonlySet<string> = new Set(['routed', 'patched']);
+
+/** The state of every place and part. What is not worked out yet has none: it is not zero. */
+@Injectable({ providedIn: 'root' })
+export class PartStates {
+  private readonly store = inject(Store);
+  private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+  private readonly plan = this.store.selectSignal(planFeature.selectPlan);
+  private readonly patchLines = this.store.selectSignal(planFeature.selectPatchLines);
+  private readonly rigNotes = inject(RigNotes).told;
+
+  readonly of: Signal<States> = computed(() => ({ ...this.counted(), ...this.workedOut() }));
+
+  /** What the documents say by themselves. */
+  private counted(): States {
+    const [rig, session] = [this.studio()?.rig, this.found()?.session];
+    if (rig === undefined || session === undefined) return {};
+    return {
+      'rig/devices': String(rig.devices.length),
+      'rig/wiring': String(rig.hardwires.length),
+      'rig/cords': String(rig.cords.length),
+      'mix/tracks': String(session.tracks.length),
+      scenes: String(session.scenes.length),
+      'scenes/list': String(session.scenes.length),
+    };
+  }
+
+  private workedOut(): States {
+    const plan = this.plan();
+    if (plan === null) return {};
+    const [notes, lines, cords] = [this.rigNotes(), plan.rows, this.patchLines()];
+    const running = lines.filter(({ status }) => RUNS.has(status)).length;
+    return {
+      ...(notes !== undefined && {
+        rig: `${String(notes.length)} notes`,
+        'rig/check': String(notes.length),
+      }),
+      track: `${String(running)}/${String(lines.length)}`,
+      'patch-list': `${String(cords.filter(({ plugged }) => plugged).length)}/${String(cords.length)}`,
+    };
+  }
+}

@@ -1,0 +1,59 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { planFeature } from '../state/plan.feature';
+import { Going } from './going';
+import { Here } from './here';
+import { PartStates } from './part-states';
+import type { Place, PlacePath } from './stages';
+import { GROUPS, OPEN_PLACES } from './stages';
+
+/** The stages of the work with how far each has come, and the pages beside them. */
+@Component({
+  selector: 'ft-rail',
+  imports: [RouterLink],
+  templateUrl: './rail.html',
+  styleUrl: './rail.scss',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Rail {
+  private readonly here = inject(Here);
+  private readonly states = inject(PartStates);
+  private readonly openFindings = inject(Store).selectSignal(planFeature.selectOpenFindings);
+  protected readonly going = inject(Going).waits;
+
+  protected readonly groups = computed(() =>
+    GROUPS.map(({ group, name }) => ({
+      name,
+      places: OPEN_PLACES.filter((place) => place.group === group).map((place) => this.line(place)),
+    })),
+  );
+
+  private line({ path, name, key, icon, group }: Place): RailLine {
+    const findings = this.openFindings();
+    const state = this.states.of()[path as PlacePath] ?? '';
+    return {
+      path,
+      name,
+      key,
+      icon,
+      isStage: group === 'stages',
+      link: this.here.link(path),
+      isHere: this.here.at()?.place.path === path,
+      state,
+      findings: path === 'findings' ? findings.length : findings.filter(({ stage }) => stage === path).length,
+    };
+  }
+}
+
+interface RailLine {
+  readonly path: string;
+  readonly name: string;
+  readonly key: string;
+  readonly icon: string;
+  readonly isStage: boolean;
+  readonly link: readonly string[];
+  readonly isHere: boolean;
+  readonly state: string;
+  readonly findings: number;
+}

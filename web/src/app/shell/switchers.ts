@@ -1,0 +1,122 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
+import { Store } from '@ngrx/store';
+import type { StudioSummary } from '@ft/contract/api';
+import { firstPlace, firstScene } from '@ft/core/session/scenePlace';
+import { Api, apiErrorOf } from '../state/api.service';
+import { Changes } from '../state/changes';
+import { studioFeature } from '../state/studio.feature';
+import type { SwitcherChoice } from '../ui/switcher';
+import { Switcher } from '../ui/switcher';
+import { Here } from './here';
+
+/** Studio, session and scene: where one is, and what else there is. */
+@Component({
+  selector: 'ft-switchers',
+  imports: [NgbDropdownModule, RouterLink, Switcher],
+  template: `
+    <ft-switcher
+      what="Studio"
+      [name]="studio()?.name ?? ''"
+      [choices]="studios()"
+      [here]="studioId() ?? undefined"
+      (openChange)="$event && list()"
+      (chosen)="toStudio($event)"
+    >
+      <div class="dropdown-divider"></div>
+      <a ngbDropdownItem routerLink="/">All studios</a>
+    </ft-switcher>
+    <span class="quiet" aria-hidden="true">▸</span>
+    <ft-switcher
+      what="Session"
+      [name]="found()?.session?.name ?? ''"
+      [choices]="sessions()"
+      [here]="found()?.session?.id"
+      (chosen)="toSession($event)"
+    />
+    <span class="quiet" aria-hidden="true">▸</span>
+    <ft-switcher
+      what="Scene"
+      [name]="found()?.scene?.name ?? ''"
+      [choices]="scenes()"
+      [here]="found()?.scene?.id"
+      (chosen)="toScene($event)"
+    >
+      <div class="dropdown-divider"></div>
+      <a ngbDropdownItem [routerLink]="here.link('scenes/list')">Make, copy, follow, put away …</a>
+      <a ngbDropdownItem [routerLink]="here.link('scenes/compare')">Compare two scenes</a>
+    </ft-switcher>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      align-items: center;
+      min-width: 0;
+      flex: 0 1 auto;
+    }
+    /* Where there is little room, the studio is what one knows by heart. */
+    ft-switcher:first-child {
+      flex-shrink: 20;
+    }
+  `,
+  changeDetection: ChangeDetectionStrategy.OnPush,
+})
+export class Switchers {
+  private readonly api = inject(Api);
+  private readonly changes = inject(Changes);
+  private readonly router = inject(Router);
+  private readonly store = inject(Store);
+  protected readonly here = inject(Here);
+  protected readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+  protected readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
+  protected readonly found = this.store.selectSignal(studioFeature.selectFound);
+  private readonly listed = signal<readonly StudioSummary[]>([]);
+
+  protected readonly studios = computed((): readonly SwitcherChoice[] => this.listed());
+  protected readonly sessions = computed((): readonly SwitcherChoice[] => this.studio()?.sessions ?? []);
+  protected readonly scenes = computed((): readonly SwitcherChoice[] => {
+    const onFloor = this.studio()?.floor.scene;
+    const session = this.found()?.session;
+    const isOnFloor = (scene: string): boolean =>
+      onFloor?.session === session?.id && onFloor?.scene === scene;
+    return (session?.scenes ?? [])
+      .filter(({ archived }) => archived !== true)
+      .map(({ id, name }) => ({ id, name, ...(isOnFloor(id) && { note: 'on the floor' }) }));
+  });
+
+  /** What studios there are is asked when somebody wants to know. */
+  protected list(): void {
+    this.api.studios().subscribe({
+      next: (studios) => {
+        this.listed.set(studios);
+      },
+      error: (error: unknown) => {
+        this.changes.complain(`The studios could not be listed: ${apiErrorOf(error).message}`);
+      },
+    });
+  }
+
+  protected toStudio(id: string): void {
+    this.api.studio(id).subscribe({
+      next: ({ studio }) => {
+        const place = firstPlace(studio);
+        if (place !== undefined)
+          void this.router.navigate(['/studio', id, place.session, place.scene, this.here.at()?.place.path]);
+      },
+      error: (error: unknown) => {
+        this.changes.complain(`This studio could not be opened: ${apiErrorOf(error).message}`);
+      },
+    });
+  }
+
+  protected toSession(id: string): void {
+    const session = this.studio()?.sessions.find((each) => each.id === id);
+    const place = session && firstScene(session);
+    if (place !== undefined) this.here.goToScene(place.session, place.scene);
+  }
+
+  protected toScene(id: string): void {
+    this.here.goToScene(this.found()?.session.id ?? '', id);
+  }
+}
