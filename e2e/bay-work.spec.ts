@@ -51,7 +51,7 @@ test('all ticked, the scene is on the floor, and the bay shows its cords solid',
     await done.first().click();
   }
   await expect(page.getByText('“Tracking” is on the floor')).toBeVisible();
-  await page.goto(`${TRACKING}/track`);
+  await page.goto(`${TRACKING}/track/inputs`);
   const lines = page.locator('tbody tr');
   await expect(lines.filter({ hasText: 'Narrator' }).first()).toContainText('patched');
   await expect(lines.filter({ hasNotText: 'patched' })).toHaveCount(0);
@@ -64,23 +64,22 @@ test('a dead jack is gone round, and undo makes it good again', async ({ page })
   await expect(page.getByText(/4 Wen Askelby, Harp .*(goes by|passes)/)).toBeVisible();
   await page.getByRole('button', { name: /^Mark Bay A 10 lower as faulty/ }).click();
   await expect(page.getByRole('button', { name: /Bay A 10 lower/ })).toHaveCount(0);
-  await page.goto(`${TRACKING}/track`);
+  await page.goto(`${TRACKING}/track/inputs`);
   await expect(page.locator('tbody tr').nth(3)).toContainText('routed');
-  await page.goto(`${TRACKING}/rig`);
-  await page.getByRole('button', { name: /Rig check/ }).click();
+  await page.goto(`${TRACKING}/rig/check`);
   await expect(page.getByRole('textbox', { name: 'What is wrong with Bay A 10 lower' })).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('textbox', { name: 'What is wrong with Bay A 10 lower' })).toHaveCount(0);
 });
 
 test('a scene is branched, changed and compared with the one it follows', async ({ page }) => {
-  await openStage(page, 'scenes');
+  await openStage(page, 'scenes/list');
   await page.getByLabel('Make a scene of “Tracking”').fill('Harp overdub');
   await page.getByRole('button', { name: 'Make it' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of Harp overdub' })).toBeVisible();
-  await page.getByRole('button', { name: 'Lines in scenes' }).click();
+  await page.getByRole('tab', { name: 'Lines in scenes' }).click();
   await page.getByRole('checkbox', { name: '1 Imke Tarrow, Narrator in Harp overdub' }).uncheck();
-  await page.getByRole('button', { name: 'Compare' }).click();
+  await page.getByRole('tab', { name: 'Compare' }).click();
   const sides = page.locator('.sides select');
   await sides.nth(0).selectOption({ label: 'Tracking' });
   await sides.nth(1).selectOption({ label: 'Harp overdub' });
@@ -90,7 +89,7 @@ test('a scene is branched, changed and compared with the one it follows', async 
 });
 
 test('the routing page says why, and takes another unit', async ({ page }) => {
-  await openStage(page, 'track');
+  await openStage(page, 'track/inputs');
   await page.getByRole('link', { name: 'Why these ways' }).click();
   await expect(
     page.getByRole('heading', { name: 'Why 1 Imke Tarrow, Narrator goes this way' }),

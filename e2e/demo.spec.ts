@@ -10,7 +10,7 @@ test('from the first screen into the demo, a line selected, its strip stepped th
   const alarming = watchConsole(page);
   await page.goto('/');
   await page.getByRole('button', { name: 'Open the demo studio' }).click();
-  await expect(page).toHaveURL(`${TRACKING}/track`);
+  await expect(page).toHaveURL(`${TRACKING}/track/inputs`);
   await (await cell(page, 1, 'Performer')).click();
   const strip = page.getByRole('region', { name: 'Thread strip' });
   await expect(strip).toContainText('1 Imke Tarrow, Narrator');
@@ -41,7 +41,7 @@ test('from the first screen into the demo, a line selected, its strip stepped th
 test('a cell is filled by keyboard: the legal choices first, the reason where there is none', async ({
   page,
 }) => {
-  await openStage(page, 'track');
+  await openStage(page, 'track/inputs');
   const converter = await cell(page, 2, 'Converter');
   await converter.click();
   await page.keyboard.type('in 9');
@@ -63,7 +63,7 @@ test('a cell is filled by keyboard: the legal choices first, the reason where th
 });
 
 test('a line is added by typing its stations, and removed again by undo', async ({ page }) => {
-  await openStage(page, 'track');
+  await openStage(page, 'track/inputs');
   await (await cell(page, 3, 'Performer')).click();
   await page.keyboard.press('Control+Delete');
   await expect(lineOf(page, 'Odile Marrable')).toHaveCount(0);
@@ -79,7 +79,7 @@ test('a line is added by typing its stations, and removed again by undo', async 
 });
 
 test('a thread that cannot be routed says why', async ({ page }) => {
-  await openStage(page, 'track');
+  await openStage(page, 'track/inputs');
   await (await cell(page, 1, 'Preamp')).click();
   await page.getByLabel('Add a line').fill('Clash: broadcast dynamic > floor box line 1');
   await page.keyboard.press('Enter');
@@ -171,7 +171,7 @@ test('the studio goes out as a bundle and comes back byte for byte; a spoiled on
   await expect(page.getByText('None yet.')).toBeVisible();
 
   await choose(text);
-  await expect(page).toHaveURL(`${TRACKING}/track`);
+  await expect(page).toHaveURL(`${TRACKING}/track/inputs`);
   const again = await page.request.get('/api/studios/saltglass-rooms/bundle');
   expect(await again.text()).toBe(text);
 });
@@ -187,7 +187,7 @@ test('a studio is begun from nothing, with a rig, a wire and a line-up of its ow
     await page.getByRole('button', { name: 'Add with typical data' }).click();
     await expect(page.getByLabel(`Name of ${kind}`)).toBeVisible();
   }
-  await page.getByRole('button', { name: /^Fixed wiring/ }).click();
+  await page.getByRole('tab', { name: /^Fixed wiring/ }).click();
   await page.getByLabel('From outputs').fill('Mic preamp out 1-4');
   await page.getByLabel('To inputs').fill('Converter line in 1');
   await expect(page.getByText('+ new')).toHaveCount(4);

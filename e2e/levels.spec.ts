@@ -39,19 +39,19 @@ test('levels and time: ladder and comb are drawn, the clock shows who follows wh
   page,
 }) => {
   const alarming = watchConsole(page);
-  await openStage(page, 'levels');
+  await openStage(page, 'levels/ladder');
   await expect(page.locator('ft-chart .main-svg').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Line-up sheet' }).click();
+  await page.getByRole('tab', { name: 'Line-up sheet' }).click();
   await page.getByLabel('Read at 24×24 converter out 1, dBu').fill('3.6');
   await page.keyboard.press('Tab');
   await expect(page.getByText('◆ −0.4')).toBeVisible();
   const pdf = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Print (PDF)' }).click();
   expect((await pdf).suggestedFilename()).toBe('lamplighters-ledger-tracking-line-up.pdf');
-  await page.goto(`${TRACKING}/time`);
+  await page.goto(`${TRACKING}/time/meet`);
   await expect(page.getByRole('heading', { name: 'LAMP at bus Dialogue left' })).toBeVisible();
   await expect(page.locator('ft-chart .main-svg').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Clock' }).click();
+  await page.getByRole('tab', { name: 'Clock' }).click();
   await expect(page.getByRole('heading', { name: 'House clock is master' })).toBeVisible();
   expect(alarming).toEqual([]);
 });

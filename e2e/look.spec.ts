@@ -1,22 +1,11 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
+import { PARTS } from '../web/src/app/shell/stages';
 import { freshDemo, openStage } from './studio';
 
-const STAGES = [
-  'track',
-  'rig',
-  'device/split-console',
-  'bay',
-  'flow',
-  'daw',
-  'scenes',
-  'patch-list',
-  'work-list',
-  'routing',
-  'findings',
-  'history',
-];
+/** Every part under a scene, and a device, which stands inside one. */
+const ADDRESSES = [...PARTS.map(({ address }) => address), 'rig/devices/split-console'];
 
 /** Everything in the first theme; in the other the colours, since nothing else differs. */
 async function faultsOf(page: Page, theme: string): Promise<readonly string[]> {
@@ -59,9 +48,9 @@ test('every stage meets WCAG 2.2 AA in both themes', async ({ page }) => {
     await expect(page.getByRole('heading').first()).toBeVisible();
     expect(await faultsInBoth(page), address).toEqual([]);
   }
-  for (const stage of STAGES) {
+  for (const stage of ADDRESSES) {
     await openStage(page, stage);
-    if (stage === 'track') await page.locator('tbody td').nth(1).click();
+    if (stage === 'track/inputs') await page.locator('tbody td').nth(1).click();
     if (stage === 'findings') await page.locator('ul button').first().focus();
     expect(await faultsInBoth(page), stage).toEqual([]);
   }
@@ -69,15 +58,43 @@ test('every stage meets WCAG 2.2 AA in both themes', async ({ page }) => {
 
 test('nothing runs out of the window at 820 pixels', async ({ page }) => {
   await page.setViewportSize({ width: 820, height: 1100 });
-  for (const stage of STAGES) {
+  for (const stage of ADDRESSES) {
     await openStage(page, stage);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width, stage).toBeLessThanOrEqual(820);
   }
 });
 
+test('at 1280 by 800 with nothing selected the work has at least 620 pixels of height', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  for (const stage of ['track/inputs', 'mix/tracks', 'rig/devices', 'patch-list', 'findings']) {
+    await openStage(page, stage);
+    const letGo = page.getByRole('button', { name: 'Let go of the selection' });
+    if (await letGo.isVisible()) await letGo.click();
+    const body = await page.locator('.part-body').boundingBox();
+    expect(body?.height ?? 0, stage).toBeGreaterThanOrEqual(620);
+  }
+});
+
+test('a part stands in a window of its own, and what is selected in one is selected in the other', async ({
+  page,
+  context,
+}) => {
+  await openStage(page, 'track/inputs');
+  const opened = context.waitForEvent('page');
+  await page.getByRole('button', { name: 'Open in a window of its own' }).click();
+  const own = await opened;
+  await expect(own.getByRole('navigation', { name: 'Stages' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: '2 windows, selection shared' })).toBeVisible();
+  await own.locator('tbody tr').nth(3).locator('td').nth(1).click();
+  await expect(page.getByRole('region', { name: 'Thread strip' })).toContainText('4 Wen Askelby, Harp');
+  await own.getByRole('button', { name: 'Show the stages' }).click();
+  await expect(own.getByRole('navigation', { name: 'Stages' })).toBeVisible();
+  await own.close();
+});
+
 test('the theme is kept, and the keys are listed under ?', async ({ page }) => {
-  await openStage(page, 'track');
+  await openStage(page, 'track/inputs');
   await page.getByRole('button', { name: 'Paper theme' }).click();
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'paper');
@@ -89,7 +106,7 @@ test('the theme is kept, and the keys are listed under ?', async ({ page }) => {
 });
 
 test('the finder leads anywhere by name', async ({ page }) => {
-  await openStage(page, 'track');
+  await openStage(page, 'track/inputs');
   await page.locator('main').click({ position: { x: 5, y: 5 } });
   await page.keyboard.press('/');
   await page.keyboard.type('bay a 13 up');

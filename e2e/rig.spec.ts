@@ -17,7 +17,7 @@ async function jackPoint(page: Page, bay: number, column: number, row: 'upper' |
 test('gear that threads run through is removed after a warning, shown as broken, and brought back', async ({
   page,
 }) => {
-  await openStage(page, 'rig');
+  await openStage(page, 'rig/devices');
   await page.getByLabel('Filter devices').fill('opto');
   await page.getByRole('button', { name: 'Remove Opto compressor' }).click();
   const asked = page.getByRole('alertdialog');
@@ -60,8 +60,7 @@ test('a jack of the bay says what it carries; a cord is plugged by drag, moved b
 });
 
 test('a loom is shown before it is drawn, and taken back as one', async ({ page }) => {
-  await openStage(page, 'rig');
-  await page.getByRole('button', { name: /^Fixed wiring/ }).click();
+  await openStage(page, 'rig/wiring');
   await page.getByLabel('From outputs').fill('Bay B 26-27 lower');
   await page.getByLabel('To inputs').fill('Valve equaliser in A');
   await expect(page.getByText('± replaces')).toHaveCount(2);
@@ -75,8 +74,7 @@ test('a loom is shown before it is drawn, and taken back as one', async ({ page 
 });
 
 test('a table is written, changed in a spreadsheet and read again', async ({ page }) => {
-  await openStage(page, 'rig');
-  await page.getByRole('button', { name: 'Tables' }).click();
+  await openStage(page, 'rig/tables');
   await page.getByRole('button', { name: 'Bay labels' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Write as CSV' }).click();
@@ -98,17 +96,17 @@ test('a table is written, changed in a spreadsheet and read again', async ({ pag
 });
 
 test('a device has another like it, with the next number, and its page is shown', async ({ page }) => {
-  await openStage(page, 'device/cue-box-4');
+  await openStage(page, 'rig/devices/cue-box-4');
   await page.getByRole('button', { name: 'Add another like it' }).click();
   await expect(page.getByRole('heading', { name: 'Cue box 5' })).toBeVisible();
-  await expect(page).toHaveURL(/device\/cue-box-5$/);
-  await page.getByRole('link', { name: '← Rig' }).click();
+  await expect(page).toHaveURL(/rig\/devices\/cue-box-5$/);
+  await page.getByRole('tab', { name: /^Rooms and devices/ }).click();
   await expect(page.getByRole('textbox', { name: 'Name of Cue box 5' })).toBeVisible();
 });
 
 test('the flow around a device is laid out, and followed to a neighbour', async ({ page }) => {
   const alarming = watchConsole(page);
-  await openStage(page, 'device/opto-compressor');
+  await openStage(page, 'rig/devices/opto-compressor');
   await page.getByRole('link', { name: 'Flow around it' }).click();
   const diagram = page.getByRole('group', { name: 'Diagram' });
   await expect(diagram.getByRole('button', { name: '24×24 converter, Batch room' })).toBeVisible();
@@ -120,7 +118,7 @@ test('the flow around a device is laid out, and followed to a neighbour', async 
 });
 
 test('a track is typed by keyboard and runs through the strip to the line output', async ({ page }) => {
-  await openStage(page, 'daw');
+  await openStage(page, 'mix/tracks');
   await page.getByLabel('Monitor the input of NARR').check();
   await page.getByLabel('Outputs of NARR').fill('bus Nowhere');
   await page.keyboard.press('Enter');

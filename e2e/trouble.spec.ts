@@ -6,7 +6,7 @@ test.beforeEach(async ({ page }) => {
 });
 
 test('a reload in the middle of typing loses nothing', async ({ page }) => {
-  await openStage(page, 'track');
+  await openStage(page, 'track/inputs');
   await page.getByLabel('Add a line').fill('Drums: rib');
   await (await cell(page, 1, 'Performer')).click();
   await page.keyboard.type('Ada Lor');
@@ -23,10 +23,10 @@ test('a reload in the middle of typing loses nothing', async ({ page }) => {
 });
 
 test('a second window shows an edit at once', async ({ page, context }) => {
-  await openStage(page, 'track');
+  await openStage(page, 'track/inputs');
   const second = await context.newPage();
-  await openStage(second, 'track');
-  await expect(page.getByText('2 windows here')).toBeVisible();
+  await openStage(second, 'track/inputs');
+  await expect(page.getByRole('button', { name: '2 windows, selection own' })).toBeVisible();
   await (await cell(page, 1, 'Performer')).click();
   await page.keyboard.type('Ada Lorne');
   await page.keyboard.press('Enter');
@@ -38,8 +38,8 @@ test('two windows on one row: other fields both stay, the same field tells the l
   browser,
 }) => {
   const other = await (await browser.newContext()).newPage();
-  await openStage(page, 'track');
-  await openStage(other, 'track');
+  await openStage(page, 'track/inputs');
+  await openStage(other, 'track/inputs');
   // The second window hears nothing for a while, so it edits what it last saw.
   await other.route('**/events*', (route) => route.abort());
   await other.reload();
@@ -67,7 +67,7 @@ test('two windows on one row: other fields both stay, the same field tells the l
 });
 
 test('a lost connection keeps edits and says so; they are sent when it is back', async ({ page }) => {
-  await openStage(page, 'track');
+  await openStage(page, 'track/inputs');
   await page.route('**/api/**', (route) => route.abort());
   await (await cell(page, 1, 'Performer')).click();
   await page.keyboard.type('Ada Lorne');

@@ -15,12 +15,12 @@ const VIEWS = [
   { name: 'first-screen', path: '/' },
   {
     name: 'track',
-    path: `${TRACKING}/track`,
+    path: `${TRACKING}/track/inputs`,
     act: (page) => page.locator('tbody tr').nth(3).locator('td').nth(1).click(),
   },
   {
     name: 'track-choices',
-    path: `${TRACKING}/track`,
+    path: `${TRACKING}/track/inputs`,
     async act(page) {
       await page.locator('tbody tr').nth(1).locator('td').nth(7).click();
       await page.keyboard.press('Enter');
@@ -34,9 +34,8 @@ const VIEWS = [
   },
   {
     name: 'compare',
-    path: `${TRACKING}/scenes`,
+    path: `${TRACKING}/scenes/compare`,
     async act(page) {
-      await page.getByRole('button', { name: 'Compare' }).click();
       await page.locator('.sides select').nth(0).selectOption({ label: 'Tracking' });
       await page.locator('.sides select').nth(1).selectOption({ label: 'Foley overdub' });
       await page.getByText(/are left out/).waitFor();
@@ -53,7 +52,7 @@ const VIEWS = [
   },
   {
     name: 'levels',
-    path: `${TRACKING}/levels`,
+    path: `${TRACKING}/levels/ladder`,
     async act(page) {
       await page.getByRole('button', { name: '2 Joss Verrill, Lamplighter' }).click();
       await page.locator('ft-chart .main-svg').first().waitFor();
@@ -62,7 +61,7 @@ const VIEWS = [
   },
   {
     name: 'time',
-    path: `${TRACKING}/time`,
+    path: `${TRACKING}/time/meet`,
     act: (page) => page.locator('ft-chart .main-svg').first().waitFor(),
   },
   {
@@ -75,19 +74,18 @@ const VIEWS = [
   },
   {
     name: 'rig',
-    path: `${TRACKING}/rig`,
+    path: `${TRACKING}/rig/devices`,
     act: (page) => page.getByRole('button', { name: 'Data of Opto compressor' }).click(),
   },
   {
     name: 'loom',
-    path: `${TRACKING}/rig`,
+    path: `${TRACKING}/rig/wiring`,
     async act(page) {
-      await page.getByRole('button', { name: /^Fixed wiring/ }).click();
       await page.getByLabel('From outputs').fill('Bay B 26-28 lower');
       await page.getByLabel('To inputs').fill('Four-band equaliser in A');
     },
   },
-  { name: 'device', path: `${TRACKING}/device/kiln-desk` },
+  { name: 'device', path: `${TRACKING}/rig/devices/kiln-desk` },
   {
     name: 'bay',
     path: `${TRACKING}/bay`,
@@ -100,8 +98,8 @@ const VIEWS = [
   },
   { name: 'flow', path: `${TRACKING}/flow?device=24-24-converter` },
   {
-    name: 'daw',
-    path: `${TRACKING}/daw`,
+    name: 'tracks',
+    path: `${TRACKING}/mix/tracks`,
     async act(page) {
       await page.getByLabel('Monitor the input of NARR').check();
       await page.getByLabel('Sends of NARR').focus();
@@ -110,7 +108,7 @@ const VIEWS = [
   { name: 'history', path: `${TRACKING}/history` },
   {
     name: 'track-paper',
-    path: `${TRACKING}/track`,
+    path: `${TRACKING}/track/inputs`,
     theme: 'paper',
     act: (page) => page.locator('tbody tr').nth(0).locator('td').nth(1).click(),
   },

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { Tabs } from '../ui/tabs';
+import { tabId, Tabs } from '../ui/tabs';
 import { Here } from './here';
 import { OwnWindow } from './own-window';
 import { PartStates } from './part-states';
@@ -17,7 +17,7 @@ import { addressOf, fullName, partAt } from './stages';
     <section class="page" [attr.aria-label]="name()">
       <div class="page-head">
         <h1>{{ heading() }}</h1>
-        @if (tabs().length > 1) {
+        @if (hasTabs()) {
           <ft-tabs [label]="'Parts of ' + heading()" [tabs]="tabs()" [active]="of()" />
         }
         <ng-content select="[head]" />
@@ -25,7 +25,14 @@ import { addressOf, fullName, partAt } from './stages';
         <ng-content select="[tools]" />
         <ft-own-window [of]="of()" />
       </div>
-      <div class="part-body"><ng-content /></div>
+      <div
+        class="part-body"
+        [id]="panelId()"
+        [attr.role]="hasTabs() ? 'tabpanel' : null"
+        [attr.aria-labelledby]="hasTabs() ? tabId(of()) : null"
+      >
+        <ng-content />
+      </div>
     </section>
   `,
   styles: `
@@ -52,6 +59,8 @@ export class PartPage {
   readonly of = input.required<PartAddress>();
   private readonly here = inject(Here);
   private readonly states = inject(PartStates);
+  protected readonly tabId = tabId;
+  protected readonly panelId = computed(() => `${tabId(this.of())}-panel`);
   private readonly located = computed(() => partAt(this.of()));
 
   protected readonly name = computed(() => {
@@ -65,6 +74,8 @@ export class PartPage {
     const isOne = located?.place.parts.length === 1;
     return (isOne ? located.part.name : located?.place.name) ?? '';
   });
+
+  protected readonly hasTabs = computed(() => (this.located()?.place.parts.length ?? 0) > 1);
 
   protected readonly tabs = computed(() => {
     const [place, states] = [this.located()?.place, this.states.of()];

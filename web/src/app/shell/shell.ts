@@ -61,7 +61,10 @@ export class Shell implements OnDestroy {
 
   constructor() {
     effect(() => {
-      if (this.alone() !== undefined) untracked(() => { this.window.beginAlone(); });
+      if (this.alone() !== undefined)
+        untracked(() => {
+          this.window.beginAlone();
+        });
     });
     effect(() => {
       const place = { session: this.session(), scene: this.scene() } as ScenePlace;

@@ -10,15 +10,18 @@ export interface Tab {
   readonly count?: string;
 }
 
+/** The element of a tab; the panel it leads to is this with "-panel" behind. */
+export const tabId = (id: string): string => `tab-${id}`;
+
 /** Tabs with addresses: each is a link, so that the Back key, a finding or a bookmark leads there too. */
 @Component({
   selector: 'ft-tabs',
   imports: [NgbNavModule, RouterLink],
   template: `
-    <nav ngbNav [activeId]="active()" [roles]="false" [attr.aria-label]="label()">
+    <div ngbNav [activeId]="active()" [attr.aria-label]="label()">
       @for (tab of tabs(); track tab.id) {
-        <ng-container [ngbNavItem]="tab.id">
-          <a ngbNavLink [routerLink]="tab.link" [attr.aria-current]="tab.id === active() ? 'page' : null">
+        <ng-container [ngbNavItem]="tab.id" [domId]="tabId(tab.id)">
+          <a ngbNavLink [routerLink]="tab.link">
             {{ tab.name }}
             @if (tab.count !== undefined) {
               <span class="quiet num">{{ tab.count }}</span>
@@ -26,10 +29,10 @@ export interface Tab {
           </a>
         </ng-container>
       }
-    </nav>
+    </div>
   `,
   styles: `
-    nav {
+    [ngbNav] {
       display: flex;
       flex-wrap: wrap;
       gap: 0.2rem;
@@ -57,4 +60,5 @@ export class Tabs {
   readonly label = input.required<string>();
   readonly tabs = input.required<readonly Tab[]>();
   readonly active = input.required<string>();
+  protected readonly tabId = tabId;
 }
