@@ -43,7 +43,7 @@ export default {
       setupFiles: ['<rootDir>/test/jsdom-polyfills.cjs'],
       setupFilesAfterEnv: ['<rootDir>/test/setup.ts'],
       testMatch: ['<rootDir>/test/**/*.spec.ts'],
-      transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|@angular/common/locales/.*\\.js$))'],
+      transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|@angular/common/locales/.*\\.js$|@tanstack/))'],
       moduleNameMapper: {
         ...layers,
         '/create-planner-worker$': '<rootDir>/test/create-planner-worker.stub.ts',

@@ -21,9 +21,14 @@ async function type(text: string): Promise<void> {
 }
 
 beforeEach(async () => {
+  localStorage.clear();
   app = bench();
   await app.open();
   sheet = app.mount(InputList);
+  await until(() => {
+    sheet.fixture.detectChanges();
+    return sheet.element.querySelectorAll('tbody tr').length === 4;
+  }, 'the lines');
 });
 
 describe('the input list', () => {
@@ -133,5 +138,99 @@ describe('the input list', () => {
     await until(() => app.api.studioNow.sessions[0]!.threads.length === 4);
     const added = app.api.studioNow.sessions[0]!.threads.find(({ source }) => source === 'Drums')!;
     expect(added).toMatchObject({ number: 5, from: 'actor-mic/out/1', pins: { preamp: 'preamp/channel-2' } });
+  });
+
+  it('fills what stands in the first line of a range into the others, as one change', async () => {
+    cell(0, 2).focus();
+    sheet.press(cell(0, 2), 'ArrowDown', { shiftKey: true });
+    sheet.press(cell(1, 2), 'ArrowDown', { shiftKey: true });
+    sheet.press(cell(2, 2), 'ArrowRight', { shiftKey: true });
+    expect(sheet.element.querySelectorAll('td.ranged')).toHaveLength(6);
+    sheet.press(cell(2, 3), 'd', { ctrlKey: true });
+    await until(() => app.api.entries.length === 1, 'the change');
+    const { threads } = app.api.studioNow.sessions[0]!;
+    expect(threads.slice(0, 3).map(({ source, levelDbSpl }) => [source, levelDbSpl])).toEqual([
+      ['Narrator', 88],
+      ['Narrator', 88],
+      ['Narrator', 88],
+    ]);
+    expect(app.api.entries[0]!.label).toBe('Input list: 4 cells filled down');
+  });
+
+  it('gives a range to a spreadsheet and takes one, quoted where need be', async () => {
+    const clipboard = new Map<string, string>();
+    const exchange = async (type: 'copy' | 'paste', at: HTMLElement): Promise<void> => {
+      await until(() => {
+        const event = new Event(type, { bubbles: true, cancelable: true });
+        Object.assign(event, {
+          clipboardData: {
+            setData: (kind: string, text: string) => clipboard.set(kind, text),
+            getData: (kind: string) => clipboard.get(kind) ?? '',
+          },
+        });
+        at.dispatchEvent(event);
+        return event.defaultPrevented;
+      }, 'the reader of tables');
+    };
+    cell(0, 1).focus();
+    sheet.press(cell(0, 1), 'ArrowRight', { shiftKey: true });
+    sheet.press(cell(0, 2), 'ArrowDown', { shiftKey: true });
+    await exchange('copy', cell(1, 2));
+    expect(clipboard.get('text/plain')).toBe('Imke Tarrow\tNarrator\nJoss Verrill\tLamplighter');
+    clipboard.set('text/plain', '"Ada, ""Lorne"""\t91\r\nBo Quill\tloud\r\nCy\t90\r\n');
+    // Performer and source are next to each other; the figure falls on the source, as a spreadsheet would have it.
+    cell(2, 1).focus();
+    await exchange('paste', cell(2, 1));
+    await until(() => app.api.entries.length === 1, 'the change');
+    const { threads } = app.api.studioNow.sessions[0]!;
+    expect(threads.slice(2).map(({ performer, source }) => [performer, source])).toEqual([
+      ['Ada, "Lorne"', '91'],
+      ['Bo Quill', 'loud'],
+    ]);
+    const notices = app.store.selectSignal(studioFeature.selectNotices);
+    expect(notices().at(-1)!.text).toBe('One line of what you pasted had no line here to go to.');
+  });
+
+  it('keeps as drafts what of a paste does not fit, and takes the rest', async () => {
+    cell(0, 3).focus();
+    sheet.press(cell(0, 3), 'ArrowDown', { shiftKey: true });
+    const event = Object.assign(new Event('paste', { bubbles: true, cancelable: true }), {
+      clipboardData: { getData: () => 'loud\n77' },
+    });
+    await until(() => {
+      cell(1, 3).dispatchEvent(event);
+      return event.defaultPrevented;
+    }, 'the reader of tables');
+    await until(() => thread(1).levelDbSpl === 77, 'the second line');
+    const drafts = app.store.selectSignal(draftFeature.selectTexts);
+    await until(() => 'line-1:levelDbSpl' in drafts(), 'the draft');
+    expect(drafts()).toEqual({ 'line-1:levelDbSpl': 'loud' });
+    expect(thread(0).levelDbSpl).toBe(88);
+  });
+
+  it('empties a range, but for what a line cannot be without', async () => {
+    cell(1, 0).focus();
+    for (const c of [0, 1, 2, 3, 4]) sheet.press(cell(1, c), 'ArrowRight', { shiftKey: true });
+    sheet.press(cell(1, 5), 'Delete');
+    await until(() => app.api.entries.length === 1, 'the change');
+    expect(thread(1)).toMatchObject({ number: 2, performer: '', source: '', from: 'actor-mic/out/1' });
+    expect(thread(1).levelDbSpl).toBeUndefined();
+  });
+
+  it('hides columns and remembers it', async () => {
+    sheet.button(/^Columns/).click();
+    sheet.fixture.detectChanges();
+    const box = [...document.querySelectorAll<HTMLLabelElement>('label.dropdown-item')].find(
+      ({ textContent }) => textContent.trim() === 'Crest',
+    )!;
+    box.querySelector('input')!.click();
+    await until(() => {
+      sheet.fixture.detectChanges();
+      return !sheet.text().includes('Crest dB') && sheet.text().includes('Columns, 1 hidden');
+    }, 'the column to go');
+    expect(JSON.parse(localStorage.getItem('ft-sheet:Input list')!)).toMatchObject({
+      shown: { crestDb: false },
+    });
+    expect(cell(0, 4).textContent.trim()).toBe('Large condenser');
   });
 });

@@ -19,3 +19,5 @@ globalThis.Element.prototype.scrollIntoView ??= () => {};
 globalThis.Element.prototype.scrollTo ??= () => {};
 /* Nothing is drawn here; what is drawn is tested on a context of the test's own, and in Chromium. */
 globalThis.HTMLCanvasElement.prototype.getContext = () => null;
+/* Nothing has a size here; without one a list that draws only what is in sight would draw nothing. */
+Object.defineProperty(globalThis.HTMLElement.prototype, 'clientHeight', { get: () => 2000 });

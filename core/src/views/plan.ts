@@ -60,7 +60,7 @@ export interface Plan {
 }
 
 /** Gain and 48 V of the preamp a thread passes. */
-function preampSettings(context: WorkedScene, planned: PlannedThread): PlanRow['settings'] {
+export function preampSettings(context: WorkedScene, planned: PlannedThread): PlanRow['settings'] {
   const preamp = stationOfRole(planned, 'preamp');
   const cells = preamp === undefined ? [] : settingCells(context, preamp);
   const named = (setting: string): SettingCell | undefined =>

@@ -15,7 +15,7 @@ import type { ScenePlace } from '../../session/scenePlace';
 import { findScene } from '../../session/scenePlace';
 
 /** The studio after edits of our own making; they apply, or the program is at fault. */
-function after(studio: Studio, edits: readonly Edit[]): Studio | undefined {
+export function after(studio: Studio, edits: readonly Edit[]): Studio | undefined {
   if (edits.length === 0) return studio;
   const result = applyChange(studio, edits);
   return result.ok ? result.value : undefined;
@@ -52,7 +52,7 @@ const scenesOf = (
  * back as they are.
  * @param added those of the threads that were not there before.
  */
-function thenRoute(
+export function thenRoute(
   studio: Studio,
   place: ScenePlace,
   edits: readonly Edit[],
@@ -133,7 +133,7 @@ export const addThreadsEdits = (
   );
 
 /** Fields of a thread that decide where it runs. */
-const decidesRoute = (field: string): boolean =>
+export const decidesRoute = (field: string): boolean =>
   field === 'from' || field === 'to' || field === 'inserts' || field === 'link' || field.startsWith('pins.');
 
 /** Changes one field of a thread, and routes it again where the field decides its way. */

@@ -4,7 +4,7 @@ import { namingOf } from '../../words/naming';
 import { threadName } from '../../session/threadName';
 import { obstacleSentence } from '../../words/obstacleWording';
 import type { PinRole } from '../../rig/deviceModel';
-import type { StationId } from '../../rig/ids';
+import type { LaneId, StationId } from '../../rig/ids';
 import type { Rig } from '../../rig/rigSchema';
 import type { Obstacle } from '../../routing/why/obstacle';
 import { trialsFor } from '../../routing/trial';
@@ -70,6 +70,15 @@ function isSource(graph: SignalGraph, { purpose }: Thread): (lane: Lane) => bool
   return ({ index }) => outputs.has(index);
 }
 
+/** Where a thread may begin, each by the name its cell shows. */
+export const sourcesOf = (
+  graph: SignalGraph,
+  thread: Thread,
+): readonly { readonly id: LaneId; readonly name: string }[] =>
+  graph.lanes
+    .filter(isSource(graph, thread))
+    .map(({ id, index, name }) => ({ id, name: sourceName(graph, index) ?? name }));
+
 function sources(
   graph: SignalGraph,
   active: readonly Thread[],
@@ -77,14 +86,12 @@ function sources(
   text: string,
 ): readonly Choice[] {
   const users = new Map(active.filter((other) => other.id !== thread.id).map((other) => [other.from, other]));
-  const fits = isSource(graph, thread);
-  const nameOf = ({ index, name }: Lane): string => sourceName(graph, index) ?? name;
-  const lanes = graph.lanes.filter((lane) => fits(lane) && nameMatches(nameOf(lane), text));
-  const choices = lanes.map((lane): Choice => {
-    const user = users.get(lane.id);
+  const lanes = sourcesOf(graph, thread).filter(({ name }) => nameMatches(name, text));
+  const choices = lanes.map(({ id, name }): Choice => {
+    const user = users.get(id);
     return {
-      id: lane.id,
-      name: nameOf(lane),
+      id,
+      name,
       ...(user && { note: `on line ${user.number} already: both take its signal` }),
     };
   });

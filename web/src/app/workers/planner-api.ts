@@ -1,3 +1,5 @@
+import type { LineCell, LineCellsEdits } from '@ft/core/actions/track/lineCells';
+import { lineCellsEdits } from '@ft/core/actions/track/lineCells';
 import type { WorkerState } from './worker-state';
 import type { WorkedScene } from '@ft/core/scene/workedScene';
 import { workedScene } from '@ft/core/scene/workedScene';
@@ -67,6 +69,8 @@ export interface PlannerApi extends FloorAnswers, LevelsAnswers, RigAnswers, Sce
   /** The sides of a wide thread, routed together. */
   addThreads(threads: readonly Thread[]): readonly Edit[];
   changeThread(id: ThreadId, change: FieldChange<'thread'>): readonly Edit[];
+  /** Texts for cells of the input list: pasted, filled down, emptied. */
+  lineCells(cells: readonly LineCell[]): LineCellsEdits;
   removeThread(id: ThreadId): readonly Edit[];
   /** Why a thread goes the way it goes. */
   reasons(id: ThreadId): WayReasons | undefined;
@@ -125,6 +129,7 @@ export function createPlanner(): PlannerApi {
     typed: (text) => typedThread(there().context, text),
     addThreads: (threads) => addThreadsEdits(there().studio, there().place, threads),
     changeThread: (id, change) => changeThreadEdits(there().studio, there().place, id, change),
+    lineCells: (cells) => lineCellsEdits(there().studio, there().place, cells),
     removeThread: (id) => removeThreadEdits(there().studio, there().place, id),
     reasons(id) {
       const { rig, session, scene } = there().context;

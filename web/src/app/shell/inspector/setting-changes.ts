@@ -5,7 +5,7 @@ import type { SettingCell } from '@ft/core/views/settingCells';
 import { PlanActions, planFeature } from '../../state/plan.feature';
 import { studioFeature } from '../../state/studio.feature';
 import { Changes } from '../../state/changes';
-import { typedNumber } from '@ft/core/text/typedNumber';
+import { readSetting } from '@ft/core/typed/settingText';
 
 /** Turns knobs and throws switches of the scene. */
 @Injectable({ providedIn: 'root' })
@@ -18,12 +18,9 @@ export class SettingChanges {
 
   /** Enters a typed figure. Returns why not, where it cannot be set so. */
   enter(cell: SettingCell, where: string, text: string): string | undefined {
-    const { title, unit, range } = cell.spec;
-    const value = typedNumber(text);
-    if (value === undefined) return `“${text}” is not a figure for ${title.toLowerCase()}. Type ${unit}.`;
-    if (range !== undefined && (value < range.min || value > range.max))
-      return `${title} goes from ${String(range.min)} to ${String(range.max)} ${unit}.`;
-    this.set(cell, where, value);
+    const read = readSetting(cell.spec, text);
+    if (!read.ok) return read.sentence;
+    this.set(cell, where, read.value);
     return undefined;
   }
 

@@ -1,93 +1,76 @@
-import type { FieldChange } from '@ft/core/edits/make';
+import type { LineField } from '@ft/core/actions/track/lineCells';
+import type { PinRole } from '@ft/core/rig/deviceModel';
+import type { LineFigure, LineText } from '@ft/core/typed/thread/lineText';
 import type { ChoiceField } from '@ft/core/views/track/choices';
 import type { PlanRow, StationCell } from '@ft/core/views/plan';
 import type { SettingCell } from '@ft/core/views/settingCells';
+import type { SheetColumn } from '../../../ui/sheet/sheet-column';
 
-/** A column of the input list. `field` is the thread's own field, where it has one. */
-export type Column =
-  | {
-      readonly kind: 'text' | 'number';
-      readonly title: string;
-      readonly unit?: string;
-      readonly field: TextField;
-      readonly wide?: boolean;
-    }
-  | {
-      readonly kind: 'choice';
-      readonly title: string;
-      readonly choice: ChoiceField;
-      readonly field: FieldChange<'thread'>['field'];
-    }
-  | {
-      readonly kind: 'setting';
-      readonly title: string;
-      readonly unit?: string;
-      readonly setting: 'gainDb' | 'phantom';
-      readonly field: string;
-    }
-  | { readonly kind: 'status'; readonly title: string; readonly field: string };
+/** A column of the input list. Its id is the field of the line that it shows. */
+export interface LineColumn extends SheetColumn<PlanRow> {
+  readonly id: LineField | 'status';
+}
 
-export type TextField =
-  'number' | 'performer' | 'source' | 'levelDbSpl' | 'levelDbu' | 'crestDb' | 'distanceM' | 'trackName';
-
-const pin = (title: string, choice: Exclude<ChoiceField, 'from' | 'processor'>): Column => ({
-  kind: 'choice',
-  title,
-  choice,
-  field: `pins.${choice}`,
+const typed = (id: LineText, title: string, widthPx: number): LineColumn => ({
+  ...{ id, title, widthPx, editor: 'text' },
+  text: ({ thread }) => thread[id],
 });
 
+const figure = (id: LineFigure, title: string, widthPx: number, unit?: string): LineColumn => ({
+  ...{ id, title, widthPx, editor: 'figure', isFigure: true, ...(unit !== undefined && { unit }) },
+  text: ({ thread }) => String(thread[id] ?? ''),
+});
+
+const station = (role: Exclude<PinRole, 'processor'>, title: string, widthPx: number): LineColumn => ({
+  ...{ id: `pins.${role}`, title, widthPx, editor: 'choice' },
+  text: ({ cells }) => cells[role]?.name ?? '',
+});
+
+const stated = (value: SettingCell['value'] | undefined): string =>
+  typeof value === 'boolean' ? (value ? 'on' : 'off') : String(value ?? '');
+
 /** The input list, left to right in the order of the signal. */
-export const COLUMNS: readonly Column[] = [
-  { kind: 'number', title: '#', field: 'number' },
-  { kind: 'text', title: 'Performer', field: 'performer' },
-  { kind: 'text', title: 'Source', field: 'source' },
-  { kind: 'number', title: 'Sound', unit: 'dB SPL', field: 'levelDbSpl' },
-  { kind: 'number', title: 'Crest', unit: 'dB', field: 'crestDb' },
-  { kind: 'choice', title: 'Microphone', choice: 'from', field: 'from' },
-  pin('Room jack', 'room-jack'),
-  pin('Preamp', 'preamp'),
-  { kind: 'setting', title: 'Gain', unit: 'dB', setting: 'gainDb', field: 'gainDb' },
-  { kind: 'setting', title: '48\u00a0V', setting: 'phantom', field: 'phantom' },
-  { kind: 'choice', title: 'Inserts', choice: 'processor', field: 'inserts' },
-  pin('Converter', 'converter'),
-  pin('DAW input', 'daw-input'),
-  { kind: 'text', title: 'Track', field: 'trackName' },
-  { kind: 'number', title: 'Mic at', unit: 'm', field: 'distanceM' },
-  { kind: 'number', title: 'Line level', unit: 'dBu', field: 'levelDbu' },
-  { kind: 'status', title: 'Status', field: 'status' },
+export const COLUMNS: readonly LineColumn[] = [
+  { ...figure('number', '#', 38), isRequired: true },
+  typed('performer', 'Performer', 104),
+  typed('source', 'Source', 116),
+  figure('levelDbSpl', 'Sound', 52, 'dB SPL'),
+  figure('crestDb', 'Crest', 46, 'dB'),
+  {
+    ...{ id: 'from', title: 'Microphone', widthPx: 148, editor: 'choice', isRequired: true },
+    text: ({ sourceName }) => sourceName,
+  },
+  station('room-jack', 'Room jack', 134),
+  station('preamp', 'Preamp', 118),
+  {
+    ...{ id: 'gainDb', title: 'Gain', unit: 'dB', widthPx: 44, editor: 'figure', isFigure: true },
+    isRequired: true,
+    text: ({ settings }) => stated(settings.gainDb?.value),
+  },
+  {
+    ...{ id: 'phantom', title: '48\u00a0V', widthPx: 42, editor: 'switch', isRequired: true },
+    text: ({ settings }) => stated(settings.phantom?.value),
+  },
+  {
+    ...{ id: 'inserts', title: 'Inserts', widthPx: 104, editor: 'choice' },
+    text: ({ inserts }) => inserts.map(({ name }) => name).join(', '),
+  },
+  station('converter', 'Converter', 152),
+  station('daw-input', 'DAW input', 54),
+  typed('trackName', 'Track', 86),
+  figure('distanceM', 'Mic at', 50, 'm'),
+  figure('levelDbu', 'Line level', 54, 'dBu'),
+  { ...{ id: 'status', title: 'Status', widthPx: 104, isPinned: true }, text: ({ status }) => status },
 ];
 
-export const isRightAligned = (column: Column): boolean =>
-  column.kind === 'number' || (column.kind === 'setting' && column.setting === 'gainDb');
+/** What a choice cell is asked about. */
+export const choiceFieldOf = (id: LineField): ChoiceField =>
+  id === 'from' ? 'from' : id === 'inserts' ? 'processor' : (id.slice('pins.'.length) as PinRole);
 
-/** The station a choice cell shows, where it shows one. */
-export function stationIn(row: PlanRow, column: Column): StationCell | undefined {
-  return column.kind === 'choice' && column.choice !== 'from' && column.choice !== 'processor'
-    ? row.cells[column.choice]
-    : undefined;
-}
+/** The station a cell shows, where it shows one. */
+export const stationIn = (row: PlanRow, id: string): StationCell | undefined =>
+  id.startsWith('pins.') ? row.cells[id.slice('pins.'.length) as PinRole] : undefined;
 
-export const settingIn = (row: PlanRow, column: Column): SettingCell | undefined =>
-  column.kind === 'setting' ? row.settings[column.setting] : undefined;
-
-/** The text of a cell as an editor starts with it. */
-export function cellText(row: PlanRow, column: Column): string {
-  switch (column.kind) {
-    case 'text':
-    case 'number': {
-      const value = row.thread[column.field];
-      return value === undefined ? '' : String(value);
-    }
-    case 'choice':
-      if (column.choice === 'from') return row.sourceName;
-      if (column.choice === 'processor') return row.inserts.map(({ name }) => name).join(', ');
-      return stationIn(row, column)?.name ?? '';
-    case 'setting': {
-      const value = settingIn(row, column)?.value;
-      return value === undefined ? '' : typeof value === 'boolean' ? (value ? 'on' : 'off') : String(value);
-    }
-    case 'status':
-      return row.status;
-  }
-}
+/** The knob a cell shows, where it shows one. */
+export const settingIn = (row: PlanRow, id: string): SettingCell | undefined =>
+  id === 'gainDb' || id === 'phantom' ? row.settings[id] : undefined;

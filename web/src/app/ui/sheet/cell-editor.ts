@@ -1,15 +1,14 @@
 import type { AfterViewInit, ElementRef, OnInit } from '@angular/core';
-import { ChangeDetectionStrategy, Component, inject, input, output, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output, signal, viewChild } from '@angular/core';
 import type { NgbTypeaheadSelectItemEvent } from '@ng-bootstrap/ng-bootstrap/typeahead';
 import { NgbTypeaheadModule } from '@ng-bootstrap/ng-bootstrap/typeahead';
 import type { OperatorFunction } from 'rxjs';
-import { debounceTime, from, merge, Subject, switchMap } from 'rxjs';
-import type { Choice } from '@ft/core/views/track/choices';
-import type { Thread } from '@ft/core/session/sessionSchema';
-import { Planner } from '../../../workers/planner.service';
-import type { Column } from './columns';
+import { debounceTime, merge, Subject, switchMap } from 'rxjs';
+import type { SheetChoice } from './sheet-column';
 
 const WAIT_MS = 60;
+
+export type EditorMove = 'down' | 'right' | 'left' | 'none';
 
 /**
  * Edits one cell. In a choice cell, what is typed searches what can go there, best first; what others
@@ -24,17 +23,15 @@ const WAIT_MS = 60;
       <span [class.quiet]="choice.because">{{ choice.name }}</span>
       @if (choice.because ?? choice.note; as remark) {
         <small class="quiet reason">{{ remark }}</small>
-      } @else if (choice.cords !== undefined) {
-        <small class="quiet"> · {{ choice.cords }} {{ choice.cords === 1 ? 'cord' : 'cords' }}</small>
       }
     </ng-template>
-    @if (column().kind === 'choice') {
+    @if (search(); as find) {
       <input
         #field
         type="text"
-        [attr.aria-label]="column().title"
+        [attr.aria-label]="label()"
         [value]="text()"
-        [ngbTypeahead]="search"
+        [ngbTypeahead]="choices"
         [resultTemplate]="row"
         [inputFormatter]="nameOf"
         container="body"
@@ -47,9 +44,10 @@ const WAIT_MS = 60;
       <input
         #field
         type="text"
-        [attr.inputmode]="column().kind === 'text' ? 'text' : 'decimal'"
+        [attr.inputmode]="isFigure() ? 'decimal' : 'text'"
         maxlength="200"
-        [attr.aria-label]="column().title"
+        autocomplete="off"
+        [attr.aria-label]="label()"
         [value]="text()"
         (input)="typed.emit(field.value)"
         (keydown)="onTextKey($event, field.value)"
@@ -73,35 +71,31 @@ const WAIT_MS = 60;
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CellEditor implements OnInit, AfterViewInit {
-  readonly column = input.required<Column>();
-  readonly thread = input.required<Thread>();
+  readonly label = input.required<string>();
+  readonly isFigure = input(false);
+  /** Finds what can go into a choice cell; a cell that is simply typed has none. */
+  readonly search = input<(text: string) => Promise<readonly SheetChoice[]>>();
   /** The text to start with. */
   readonly start = input.required<string>();
   /** True when the text was typed and should be added to, not replaced. */
   readonly keepText = input(false);
 
   readonly typed = output<string>();
-  readonly entered = output<{ text: string; move: 'down' | 'right' | 'left' | 'none' }>();
-  readonly chosen = output<Choice>();
+  readonly entered = output<{ text: string; move: EditorMove }>();
+  readonly chosen = output<SheetChoice>();
   readonly cancelled = output();
   readonly left = output();
 
-  private readonly planner = inject(Planner);
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
   private readonly opened = new Subject<string>();
   private done = false;
   protected readonly text = signal('');
 
-  protected readonly nameOf = (choice: Choice | string): string =>
+  protected readonly nameOf = (choice: SheetChoice | string): string =>
     typeof choice === 'string' ? choice : choice.name;
-  protected readonly search: OperatorFunction<string, readonly Choice[]> = (text$) =>
+  protected readonly choices: OperatorFunction<string, readonly SheetChoice[]> = (text$) =>
     merge(text$.pipe(debounceTime(WAIT_MS)), this.opened).pipe(
-      switchMap((text) => {
-        const column = this.column();
-        return column.kind === 'choice'
-          ? from(this.planner.api.choices(this.thread(), column.choice, text))
-          : [];
-      }),
+      switchMap((text) => this.search()?.(text) ?? []),
     );
 
   ngOnInit(): void {
@@ -117,7 +111,7 @@ export class CellEditor implements OnInit, AfterViewInit {
     this.opened.next(this.keepText() ? field.value : '');
   }
 
-  protected pick(event: NgbTypeaheadSelectItemEvent<Choice>): void {
+  protected pick(event: NgbTypeaheadSelectItemEvent<SheetChoice>): void {
     event.preventDefault();
     if (event.item.because !== undefined) return;
     this.done = true;
@@ -141,7 +135,7 @@ export class CellEditor implements OnInit, AfterViewInit {
     this.entered.emit({ text, move: 'none' });
   }
 
-  private enter(event: KeyboardEvent, text: string, move: 'down' | 'right' | 'left'): void {
+  private enter(event: KeyboardEvent, text: string, move: EditorMove): void {
     event.preventDefault();
     event.stopPropagation();
     if (this.done) return;
