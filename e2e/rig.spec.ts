@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
-import { findingOf, freshDemo, openStage, TRACKING, watchConsole } from './studio';
+import { cell, findingOf, freshDemo, openStage, TRACKING, watchConsole } from './studio';
 
 test.beforeEach(async ({ page }) => {
   await freshDemo(page);
@@ -119,12 +119,16 @@ test('the flow around a device is laid out, and followed to a neighbour', async 
 
 test('a track is typed by keyboard and runs through the strip to the line output', async ({ page }) => {
   await openStage(page, 'mix/tracks');
-  await page.getByLabel('Monitor the input of NARR').check();
-  await page.getByLabel('Outputs of NARR').fill('bus Nowhere');
+  await (await cell(page, 1, 'Mon')).locator('[data-switch]').click();
+  await (await cell(page, 1, 'Outputs')).click();
+  await page.keyboard.type('bus Nowhere');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/NARR: There is no bus “Nowhere”/)).toBeVisible();
-  await page.getByLabel('Outputs of NARR').fill('33');
-  await page.keyboard.press('Tab');
+  await (await cell(page, 1, 'Outputs')).click();
+  await page.keyboard.press('Delete');
+  await page.keyboard.type('33');
+  await page.keyboard.press('Enter');
+  await (await cell(page, 1, 'Outputs')).click();
   const strip = page.getByRole('region', { name: 'Thread strip' });
   // Host output 33 is the ninth stream of the cue interface, and its matrix plays that from line output 1.
   for (const name of ['Large condenser', 'Opto compressor', 'NARR in', 'line out 1', 'Cue box 1'])

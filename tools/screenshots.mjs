@@ -101,8 +101,8 @@ const VIEWS = [
     name: 'tracks',
     path: `${TRACKING}/mix/tracks`,
     async act(page) {
-      await page.getByLabel('Monitor the input of NARR').check();
-      await page.getByLabel('Sends of NARR').focus();
+      await page.locator('tbody tr').first().locator('[data-switch]').nth(1).click();
+      await page.locator('tbody tr').first().locator('td').nth(6).click();
     },
   },
   { name: 'history', path: `${TRACKING}/history` },

@@ -40,6 +40,25 @@ async function addTracks(): Promise<void> {
   await shown(() => page.element.querySelectorAll('tbody tr').length === 2);
 }
 
+/** A cell of the sheet, by row and column title. */
+function cell(row: number, title: string): HTMLElement {
+  const heads = [...page.element.querySelectorAll('thead th')].map(({ textContent }) => textContent.trim());
+  const column = heads.findIndex((head) => head === title || head.startsWith(`${title} `));
+  return page.element.querySelectorAll('tbody tr')[row]!.querySelectorAll<HTMLElement>('td')[column]!;
+}
+
+/** Types into a cell and goes on with Enter. */
+async function type(row: number, title: string, text: string): Promise<void> {
+  const at = cell(row, title);
+  at.focus();
+  page.press(at, 'Enter');
+  const editor = (): HTMLInputElement | null => at.querySelector('input');
+  await until(() => editor() === document.activeElement, 'the editor');
+  editor()!.value = text;
+  editor()!.dispatchEvent(new Event('input'));
+  page.press(editor()!, 'Enter');
+}
+
 describe('the tracks of the DAW', () => {
   it('begin with a line that says what to do', async () => {
     await page.says('No tracks yet.');
@@ -57,10 +76,10 @@ describe('the tracks of the DAW', () => {
 
   it('take cells as they are typed, and run through the strip when they are chosen', async () => {
     await addTracks();
-    enter('Inserts of Mic 1', 'De-esser @64; 3 hw 5');
+    await type(0, 'Inserts', 'De-esser @64; 3 hw 5');
     await until(() => app.api.entries.length === 3, 'entry 3');
     expect(session().tracks[0]!.inserts).toHaveLength(3);
-    one('[aria-label="Fader dB of Mic 1"]').dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
+    cell(0, 'Fader').focus();
     const strip = app.store.selectSignal(planFeature.selectStrip);
     await until(() => strip()?.title === 'Mic 1');
     expect(strip()!.hops.some(({ laneName }) => laneName === 'Mic 1 in')).toBe(true);
@@ -68,10 +87,11 @@ describe('the tracks of the DAW', () => {
 
   it('are turned on trial: levels are shown as they would be, and set when told to', async () => {
     await addTracks();
-    enter('Outputs of Mic 1', '1');
-    one('[aria-label="Monitor the input of Mic 1"]').click();
+    await type(0, 'Outputs', '1');
+    await until(() => app.api.entries.length === 3, 'entry 3');
+    cell(0, 'Mon').querySelector<HTMLElement>('[data-switch]')!.click();
     await until(() => app.api.entries.length === 4, 'entry 4');
-    one('[aria-label="Fader dB of Mic 1"]').dispatchEvent(new FocusEvent('focusin', { bubbles: true }));
+    cell(0, 'Fader').focus();
     const strip = app.store.selectSignal(planFeature.selectStrip);
     const atOutput = (): number | undefined =>
       strip()?.hops.find(({ laneName }) => laneName === 'DAW output 1')?.nominal;
@@ -94,23 +114,53 @@ describe('the tracks of the DAW', () => {
 
   it('say why a cell cannot be so, and keep what was typed', async () => {
     await addTracks();
-    enter('Input of Mic 1', 'bus Nowhere');
+    await type(0, 'Input', 'bus Nowhere');
     const notices = app.store.selectSignal(studioFeature.selectNotices);
     await shown(() => notices().length > 0);
-    expect(notices().at(-1)!.text).toBe('Mic 1: There is no bus “Nowhere”. Add it to the buses first.');
-    const field = one('[aria-label="Input of Mic 1"]');
-    expect(field.value).toBe('bus Nowhere');
-    expect(field.getAttribute('aria-invalid')).toBe('true');
+    expect(notices().at(-1)!.text).toBe(
+      'Mic 1: There is no bus “Nowhere”. Add it to the buses first. What you typed is kept.',
+    );
+    const field = cell(0, 'Input');
+    await shown(() => field.textContent.trim() === 'bus Nowhere');
+    expect(field.classList).toContain('draft');
+    field.focus();
     page.press(field, 'Escape');
-    expect(field.value).toBe('1');
+    await shown(() => field.textContent.trim() === '1');
   });
 
-  it('go down the column with the arrow key', async () => {
+  it('are filled down a column, faders and switches alike, and undone as one', async () => {
     await addTracks();
-    const first = one('[aria-label="Input of Mic 1"]');
-    first.focus();
-    page.press(first, 'ArrowDown');
-    expect(document.activeElement!.getAttribute('aria-label')).toBe('Input of Mic 2');
+    await type(0, 'Fader', '-4.5');
+    await until(() => app.api.entries.length === 3, 'entry 3');
+    cell(0, 'Mute').querySelector<HTMLElement>('[data-switch]')!.click();
+    await until(() => app.api.entries.length === 4, 'entry 4');
+    await shown(() => cell(0, 'Mute').textContent.includes('✓'));
+    for (const title of ['Fader', 'Mute']) {
+      cell(1, title).focus();
+      page.press(cell(1, title), 'd', { ctrlKey: true });
+    }
+    await until(() => app.api.entries.length === 6, 'entries 5 and 6');
+    expect(session().tracks.map(({ faderDb, muted }) => [faderDb, muted])).toEqual([
+      [-4.5, true],
+      [-4.5, true],
+    ]);
+  });
+
+  it('leave a VCA what is of no signal', async () => {
+    await addTracks();
+    cell(1, 'Kind').focus();
+    page.press(cell(1, 'Kind'), 'v');
+    const editor = (): HTMLInputElement | null => cell(1, 'Kind').querySelector('input');
+    await until(() => editor() === document.activeElement, 'the editor');
+    editor()!.value = 'vca';
+    editor()!.dispatchEvent(new Event('input'));
+    await shown(() => document.querySelector('ngb-typeahead-window button')?.textContent.trim() === 'vca');
+    document.querySelector<HTMLElement>('ngb-typeahead-window button')!.click();
+    await until(() => session().tracks[1]!.kind === 'vca', 'the kind');
+    await shown(() => cell(1, 'Kind').textContent.trim() === 'vca');
+    cell(1, 'Input').focus();
+    page.press(cell(1, 'Input'), 'Enter');
+    expect(cell(1, 'Input').querySelector('input')).toBeNull();
   });
 
   it('come from a pasted list, tried first', async () => {
@@ -140,18 +190,18 @@ describe('the tracks of the DAW', () => {
 
   it('are removed, with what follows them, and say so in the history', async () => {
     await addTracks();
-    one('[aria-label="Record arm Mic 1"]').click();
+    cell(0, 'Rec').querySelector<HTMLElement>('[data-switch]')!.click();
     await until(() => app.api.entries.length === 3, 'entry 3');
     expect(app.api.entries.at(-1)!.label).toBe('Mic 1: record arm');
-    enter('Fader dB of Mic 2', '−6');
+    await type(1, 'Fader', '−6');
     await until(() => app.api.entries.length === 4, 'entry 4');
     expect(app.api.entries.at(-1)!.label).toBe('Mic 2: fader');
     await shown(
-      () =>
-        one('[aria-label="Fader dB of Mic 2"]').value === '−6' &&
-        one('[aria-label="Record arm Mic 1"]').checked,
+      () => cell(1, 'Fader').textContent.trim() === '−6' && cell(0, 'Rec').textContent.includes('✓'),
     );
-    one('[aria-label="Remove track Mic 1"]').click();
+    cell(0, 'Name').focus();
+    await shown(() => page.text().includes('Remove Mic 1'));
+    page.button(/^Remove Mic 1/).click();
     await until(() => app.api.entries.length === 5, 'entry 5');
     expect(session().tracks.map(({ name }) => name)).toEqual(['Mic 2']);
   });

@@ -1,6 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
+import type { Pointing } from '@ft/contract/api';
 import type { Stage } from '@ft/core/checks/rule';
+import type { EntityRef } from '@ft/core/session/entityRef';
 import { Going } from '../src/app/shell/going';
 import { Rail } from '../src/app/shell/rail';
 import { OPEN_PLACES, partAt, PARTS, placeName, STAGES } from '../src/app/shell/stages';
@@ -150,7 +152,7 @@ describe('the switchers', () => {
 });
 
 describe('a shared selection', () => {
-  const ref = { kind: 'thread', id: 'line-2' } as never;
+  const ref = { kind: 'thread', id: 'line-2' } as EntityRef & Pointing['ref'];
 
   it('is told only where it is shared', async () => {
     app.store.dispatch(PlanActions.select({ ref }));
@@ -164,10 +166,10 @@ describe('a shared selection', () => {
   it('comes from others where it is shared, quietly, and never back from oneself', () => {
     const selection = app.store.selectSignal(planFeature.selectSelection);
     const inspected = app.store.selectSignal(planFeature.selectInspected);
-    const pointed = (window: string, to: typeof ref | null): void => {
+    const pointed = (window: string, to: Pointing['ref']): void => {
       app.store.dispatch(StudioActions.pointed({ pointing: { window, ref: to } }));
     };
-    const lane = { kind: 'lane', id: 'bay-a/upper-1' } as never;
+    const lane = { kind: 'lane', id: 'bay-a/upper-1' } as EntityRef & Pointing['ref'];
     pointed('another-window', ref);
     expect(selection()).not.toEqual(ref);
     app.store.dispatch(PlanActions.shareSelection({ shared: true }));

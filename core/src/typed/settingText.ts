@@ -19,8 +19,11 @@ const SWITCHED: Readonly<Record<string, boolean>> = {
   ...{ off: false, no: false, '': false, '–': false, '-': false },
 };
 
-/** A switch as a sheet shows it, or as one would type it. */
-export function readSwitch({ title }: SettingSpec, text: string): CellReading<boolean> {
+/**
+ * A switch as a sheet shows it, or as one would type it.
+ * @param what the switch is called.
+ */
+export function readOnOff(what: string, text: string): CellReading<boolean> {
   const state = SWITCHED[text.trim().replace('\u00a0', ' ').toLowerCase()];
-  return state === undefined ? refuse(`“${text}” is not a state of ${title}. Type on or off.`) : value(state);
+  return state === undefined ? refuse(`“${text}” is not a state of ${what}. Type on or off.`) : value(state);
 }

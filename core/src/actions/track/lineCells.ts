@@ -14,7 +14,7 @@ import type { CellReading } from '../../text/cellReading';
 import { all, parts, refuse, value } from '../../text/cellReading';
 import type { LineFigure, LineText } from '../../typed/thread/lineText';
 import { readLineText } from '../../typed/thread/lineText';
-import { readSetting, readSwitch } from '../../typed/settingText';
+import { readOnOff, readSetting } from '../../typed/settingText';
 import { preampSettings } from '../../views/plan';
 import { sourcesOf } from '../../views/track/choices';
 import { after, decidesRoute, thenRoute } from './threadEdits';
@@ -86,7 +86,7 @@ function knobEdits(
   const planned = context.threads.find((each) => each.thread.id === thread);
   const cell = planned && preampSettings(context, planned)[field as Knob];
   if (cell === undefined) return refuse('This line has no preamp yet. Route it first.');
-  const read = field === 'phantom' ? readSwitch(cell.spec, text) : readSetting(cell.spec, text);
+  const read = field === 'phantom' ? readOnOff(cell.spec.title, text) : readSetting(cell.spec, text);
   if (!read.ok) return read;
   const isSo = read.value === cell.value;
   return value(isSo ? [] : [editKnob(place, { key: cell.key, value: read.value, was: cell.stored })]);

@@ -1,17 +1,11 @@
 import type { Edit } from '@ft/core/edits/make';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import { readTracksCsv, tracksCsv } from '@ft/core/formats/csv/tracksCsv';
-import type { CellEdits } from '@ft/core/actions/mix/trackEdits';
-import {
-  hostEdits,
-  removeBusEdits,
-  removeTrackEdits,
-  templateEdits,
-  trackCellEdits,
-} from '@ft/core/actions/mix/trackEdits';
+import type { TrackCell, TrackCellsEdits } from '@ft/core/actions/mix/trackCellsEdits';
+import { trackCellsEdits } from '@ft/core/actions/mix/trackCellsEdits';
+import { hostEdits, removeBusEdits, removeTrackEdits, templateEdits } from '@ft/core/actions/mix/trackEdits';
 import type { TrackRow } from '@ft/core/views/mix/trackView';
 import { trackRows } from '@ft/core/views/mix/trackView';
-import type { TrackField } from '@ft/core/typed/track/trackCells';
 import type { Bus, Track } from '@ft/core/session/daw/trackSchema';
 import type { TrackTemplate } from '@ft/core/session/daw/trackTemplate';
 import type { WorkerState } from './worker-state';
@@ -19,7 +13,8 @@ import type { WorkerState } from './worker-state';
 /** What the screen of the DAW's tracks may ask. */
 export interface TrackAnswers {
   trackRows(): readonly TrackRow[];
-  trackCell(track: Track, field: TrackField, text: string): CellEdits;
+  /** Texts for cells of the track sheet: typed, pasted, filled down, emptied. */
+  trackCells(cells: readonly TrackCell[]): TrackCellsEdits;
   templateTracks(template: TrackTemplate): readonly Edit[];
   removeTrack(track: Track): readonly Edit[];
   removeBus(bus: Bus): readonly Edit[];
@@ -33,7 +28,7 @@ export function createTrackAnswers(there: () => WorkerState): TrackAnswers {
   const withHost = (): readonly Edit[] => hostEdits(there().studio.rig, session());
   return {
     trackRows: () => trackRows(there().context),
-    trackCell: (track, field, text) => trackCellEdits(session(), track, field, text),
+    trackCells: (cells) => trackCellsEdits(there().studio, session().id, cells),
     templateTracks: (template) => [...withHost(), ...templateEdits(session(), template)],
     removeTrack: (track) => removeTrackEdits(session(), track),
     removeBus: (bus) => removeBusEdits(session(), bus),

@@ -10,6 +10,14 @@ const WAIT_MS = 60;
 
 export type EditorMove = 'down' | 'right' | 'left' | 'none';
 
+/** Where a key that leaves the editor goes on, rows and columns. */
+export const EDITOR_STEPS: Readonly<Record<EditorMove, readonly [number, number]>> = {
+  down: [1, 0],
+  right: [0, 1],
+  left: [0, -1],
+  none: [0, 0],
+};
+
 /**
  * Edits one cell. In a choice cell, what is typed searches what can go there, best first; what others
  * would have to move for, and what cannot go there, stand below with a remark. Every keystroke is

@@ -1,4 +1,5 @@
 import type { SheetColumn, SheetEntry } from './sheet-column';
+import { isOpen } from './sheet-column';
 import type { PlacedText, SheetPlace, SheetRange } from './sheet-range';
 import { columnsIn, isOneCell, rowsIn } from './sheet-range';
 
@@ -44,8 +45,9 @@ export class SheetCells<R> {
   entries(placed: readonly PlacedText[]): readonly SheetEntry<R>[] {
     return placed.flatMap((place) => {
       const cell = this.at(place);
-      const isMeant = cell?.column.editor !== undefined && cell.column.text(cell.row) !== place.text;
-      return cell !== undefined && isMeant ? [{ ...cell, text: place.text }] : [];
+      const isMeant =
+        cell !== undefined && isOpen(cell.column, cell.row) && cell.column.text(cell.row) !== place.text;
+      return isMeant ? [{ ...cell, text: place.text }] : [];
     });
   }
 

@@ -14,11 +14,17 @@ export interface SheetColumn<R> {
   readonly isPinned?: boolean;
   /** Cannot be empty, so that emptying a range leaves it alone. */
   readonly isRequired?: boolean;
+  /** Whether a row has nothing to edit in this column. */
+  readonly isShut?: (row: R) => boolean;
   /** How a cell is edited; one without is only read. */
   readonly editor?: 'text' | 'figure' | 'choice' | 'switch';
   /** What a cell holds, as it is typed, copied and pasted. */
   readonly text: (row: R) => string;
 }
+
+/** Whether somebody can change a cell. */
+export const isOpen = <R>({ editor, isShut }: SheetColumn<R>, row: R): boolean =>
+  editor !== undefined && isShut?.(row) !== true;
 
 /** A text meant for a cell. */
 export interface SheetEntry<R> {

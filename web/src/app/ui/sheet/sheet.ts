@@ -17,10 +17,11 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { from } from 'rxjs';
 import { Changes } from '../../state/changes';
 import type { EditorMove } from './cell-editor';
-import { CellEditor } from './cell-editor';
+import { CellEditor, EDITOR_STEPS } from './cell-editor';
 import { SheetCell } from './sheet-cell';
 import { SheetCells } from './sheet-cells';
 import type { SheetChoice, SheetColumn, SheetEdits } from './sheet-column';
+import { isOpen } from './sheet-column';
 import { SheetCursor } from './sheet-cursor';
 import { SheetEntering } from './sheet-entering';
 import type { SheetCommand } from './sheet-keys';
@@ -30,20 +31,10 @@ import type { SheetPlace } from './sheet-range';
 import { isInside, isOneCell, spread } from './sheet-range';
 import { ROW_PX, SheetSight, wholePx } from './sheet-sight';
 import { sheetText } from './sheet-text';
+import { SwitchMark } from './switch-mark';
 
-interface Editing {
-  readonly id: string;
-  readonly column: string;
-  readonly text: string;
-  readonly keepText: boolean;
-}
-
-const MOVES: Readonly<Record<EditorMove, readonly [number, number]>> = {
-  down: [1, 0],
-  right: [0, 1],
-  left: [0, -1],
-  none: [0, 0],
-};
+/** The cell that is being edited, by its row and column. */
+type Editing = Readonly<{ id: string; column: string; text: string; keepText: boolean }>;
 
 /**
  * The one sheet of the program: a row is a thing, a cell a choice. Walked, ranged, filled, copied and pasted by keys;
@@ -51,7 +42,7 @@ const MOVES: Readonly<Record<EditorMove, readonly [number, number]>> = {
  */
 @Component({
   selector: 'ft-sheet',
-  imports: [CellEditor, NgTemplateOutlet, ScrollingModule],
+  imports: [CellEditor, NgTemplateOutlet, ScrollingModule, SwitchMark],
   templateUrl: './sheet.html',
   styleUrl: './sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -152,7 +143,7 @@ export class Sheet<R> implements OnInit {
 
   /** Opens a cell: with the key just pressed, the text kept from before, or what stands there. */
   protected open(row: R, column: SheetColumn<R>, typed?: string): void {
-    if (column.editor === undefined) this.edits().open?.(row, column);
+    if (!isOpen(column, row)) this.edits().open?.(row, column);
     else if (column.editor === 'switch') {
       if (typed === undefined) this.edits().toggle?.(row, column);
     } else {
@@ -174,6 +165,12 @@ export class Sheet<R> implements OnInit {
     return column.editor === 'choice' && edits.search !== undefined
       ? async (text) => (await edits.search?.(row, column, text)) ?? []
       : undefined;
+  }
+
+  /** A switch is thrown where it is pressed. */
+  protected onPress(event: Event, row: R, column: SheetColumn<R>): void {
+    if (column.editor !== 'switch' || !isOpen(column, row)) return;
+    if ((event.target as Element).closest('[data-switch]') !== null) this.edits().toggle?.(row, column);
   }
 
   protected onEntered(
@@ -238,7 +235,7 @@ export class Sheet<R> implements OnInit {
 
   private step(move: EditorMove): void {
     const { row, column } = this.cursor.at();
-    const [rows, columns] = MOVES[move];
+    const [rows, columns] = EDITOR_STEPS[move];
     this.goTo({ row: row + rows, column: column + columns });
   }
 

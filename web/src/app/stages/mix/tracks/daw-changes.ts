@@ -4,8 +4,6 @@ import { Store } from '@ngrx/store';
 import type { Edit } from '@ft/core/edits/make';
 import type { BusId } from '@ft/core/rig/ids';
 import { idFromName } from '@ft/core/rig/ids';
-import type { TrackField } from '@ft/core/typed/track/trackCells';
-import { TRACK_COLUMNS } from '@ft/core/typed/track/trackCells';
 import type { Bus, Track } from '@ft/core/session/daw/trackSchema';
 import type { TrackTemplate } from '@ft/core/session/daw/trackTemplate';
 import type { Session } from '@ft/core/session/sessionSchema';
@@ -21,16 +19,6 @@ export class DawChanges {
   private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
-
-  /** Takes in a typed cell; where it cannot be so, says why and leaves the text where it was typed. */
-  async cell(track: Track, field: TrackField, text: string): Promise<boolean> {
-    const title = TRACK_COLUMNS.find((column) => column.field === field)?.title ?? field;
-    const label = `${track.name}: ${title.toLowerCase()}`;
-    const read = await this.changes.worked(label, (api) => api.trackCell(this.asItIs(track), field, text));
-    if (read?.ok === true) this.change(label, read.edits);
-    else if (read !== undefined) this.complain(`${track.name}: ${read.sentence}`);
-    return read?.ok ?? false;
-  }
 
   flag(track: Track, field: 'muted' | 'recordArm' | 'inputMonitor', value: boolean): void {
     const session = this.session()?.id;
