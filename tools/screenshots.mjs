@@ -101,7 +101,6 @@ const VIEWS = [
     name: 'tracks',
     path: `${TRACKING}/mix/tracks`,
     async act(page) {
-      await page.locator('tbody tr').first().locator('[data-switch]').nth(1).click();
       await page.locator('tbody tr').first().locator('td').nth(6).click();
     },
   },
