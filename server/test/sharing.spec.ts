@@ -95,6 +95,9 @@ describe('a paired tablet', () => {
     await opened();
     const tablet = await paired('tick');
     await tablet.post(`${DEMO}/changes`).send(tickChange()).expect(200);
+    // Pointing at something changes nothing: whoever stands at the bay may.
+    const pointing = { window: 'b'.repeat(32), ref: { kind: 'cord', id: 'cord-1' } };
+    await tablet.put(`${DEMO}/pointing`).send(pointing).expect(204);
     const refused = await tablet
       .post(`${DEMO}/changes`)
       .send(performerChange('Ada', 'Imke Tarrow'))

@@ -18,7 +18,7 @@ const LEAST_WIDTH_PX = 28;
 const NO_ROWS: Record<string, never>[] = [];
 
 type Columns = AngularTable<typeof FEATURES, Record<string, never>>;
-export type SheetHeader = Header<typeof FEATURES, Record<string, never>>;
+type SheetHeader = Header<typeof FEATURES, Record<string, never>>;
 
 /** Columns as somebody has set them: widths, and which are hidden. */
 export class SheetLayout<R> {
@@ -72,12 +72,6 @@ export class SheetLayout<R> {
 
   show(id: string, isShown: boolean): void {
     this.table.getColumn(id)?.toggleVisibility(isShown);
-  }
-
-  /** Widens a column, or makes it narrower. */
-  widen(id: string, byPx: number): void {
-    const now = this.table.getColumn(id)?.getSize() ?? 0;
-    this.set({ widths: { ...this.memory().widths, [id]: Math.max(LEAST_WIDTH_PX, now + byPx) } });
   }
 
   /** Takes hold of the edge of a column's head. */
