@@ -2,15 +2,15 @@ import { AxeBuilder } from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
 import { PARTS } from '../web/src/app/shell/stages';
-import { freshDemo, openStage } from './studio';
+import { freshDemo, goToPart, openStage } from './studio';
 
 /** Every part under a scene, and a device, which stands inside one. */
 const ADDRESSES = [...PARTS.map(({ address }) => address), 'rig/devices/split-console'];
 
 /** Everything in the first theme; in the other the colours, since nothing else differs. */
-async function faultsOf(page: Page, theme: string): Promise<readonly string[]> {
+async function faultsOf(page: Page, theme: string, within: string): Promise<readonly string[]> {
   // Only what is wrong is asked for: listing all that is right takes longer than finding out.
-  const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
+  const axe = new AxeBuilder({ page }).include(within).options({ resultTypes: ['violations'] });
   const { violations } = await (
     theme === 'dim'
       ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
@@ -28,12 +28,12 @@ test.beforeAll(async ({ browser }) => {
 });
 
 /** What is wrong with a page as it stands, in one theme and the other. */
-async function faultsInBoth(page: Page): Promise<readonly string[]> {
+async function faultsInBoth(page: Page, within = 'body'): Promise<readonly string[]> {
   const faults: string[] = [];
   for (const theme of ['dim', 'paper']) {
     await page.evaluate((name) => (document.documentElement.dataset['theme'] = name), theme);
     await page.waitForFunction(() => document.getAnimations().length === 0);
-    faults.push(...(await faultsOf(page, theme)).map((fault) => `${theme}: ${fault}`));
+    faults.push(...(await faultsOf(page, theme, within)).map((fault) => `${theme}: ${fault}`));
   }
   return faults;
 }
@@ -48,18 +48,25 @@ test('every stage meets WCAG 2.2 AA in both themes', async ({ page }) => {
     await expect(page.getByRole('heading').first()).toBeVisible();
     expect(await faultsInBoth(page), address).toEqual([]);
   }
+  await openStage(page, 'track/inputs');
   for (const stage of ADDRESSES) {
-    await openStage(page, stage);
+    await goToPart(page, stage);
     if (stage === 'track/inputs') await page.locator('tbody td').nth(1).click();
     if (stage === 'findings') await page.locator('ul button').first().focus();
-    expect(await faultsInBoth(page), stage).toEqual([]);
+    // Hundreds of rows are alike: a few are looked at.
+    if (stage === 'rig/wiring') await page.getByLabel('Filter wires').fill('opto');
+    if (stage === 'rig/devices') await page.getByLabel('Filter devices').fill('opto');
+    // Rail, header and strip are the same everywhere: they are looked at once.
+    const within = stage === 'track/inputs' ? 'body' : 'main';
+    expect(await faultsInBoth(page, within), stage).toEqual([]);
   }
 });
 
 test('nothing runs out of the window at 820 pixels', async ({ page }) => {
   await page.setViewportSize({ width: 820, height: 1100 });
+  await openStage(page, 'track/inputs');
   for (const stage of ADDRESSES) {
-    await openStage(page, stage);
+    await goToPart(page, stage);
     const width = await page.evaluate(() => document.documentElement.scrollWidth);
     expect(width, stage).toBeLessThanOrEqual(820);
   }

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect } from '@playwright/test';
 import { TOKEN_COOKIE, TOKEN_HEADER } from '../contract/src/token';
+import { PARTS } from '../web/src/app/shell/stages';
 
 export const TRACKING = '/studio/saltglass-rooms/lamplighters-ledger/tracking';
 
@@ -22,6 +23,18 @@ export async function freshDemo(page: Page): Promise<void> {
 export async function openStage(page: Page, stage: string): Promise<void> {
   await page.goto(`${TRACKING}/${stage}`);
   await expect(page.getByRole('link', { name: /Track.*4\/4|Track.*\d+\/\d+/ })).toBeVisible();
+}
+
+/** Goes to another part of the studio that is open, as a link would: without loading the program again. */
+export async function goToPart(page: Page, address: string): Promise<void> {
+  await page.evaluate((url) => {
+    history.pushState({}, '', url);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, `${TRACKING}/${address}`);
+  const part = PARTS.find((each) => address === each.address || address.startsWith(`${each.address}/`));
+  await expect(page.locator(`[id="tab-${part?.address ?? ''}-panel"]`)).toBeVisible();
+  await expect(page).toHaveURL(`${TRACKING}/${address}`);
+  await expect(page.locator('ft-answer [role=status]')).toHaveCount(0);
 }
 
 /** A cell of the input list, by line (from 1) and column title. */
