@@ -1,3 +1,4 @@
+import type { CellsEdits } from '../cellsEdits';
 import { applyChange } from '../../edits/change';
 import type { Edit } from '../../edits/make';
 import { editSet } from '../../edits/make';
@@ -26,12 +27,6 @@ export interface TrackCell {
   readonly text: string;
 }
 
-/** Edits that take texts over, and which of them were not, by their place in what was given. */
-export interface TrackCellsEdits {
-  readonly edits: readonly Edit[];
-  readonly refused: readonly { readonly at: number; readonly sentence: string }[];
-}
-
 const isFlag = (field: TrackCell['field']): field is TrackFlag =>
   (TRACK_FLAGS as readonly string[]).includes(field);
 
@@ -57,7 +52,7 @@ export function trackCellsEdits(
   studio: Studio,
   session: Session['id'],
   cells: readonly TrackCell[],
-): TrackCellsEdits {
+): CellsEdits {
   let now = studio;
   const edits: Edit[] = [];
   const refused: { at: number; sentence: string }[] = [];

@@ -1,3 +1,4 @@
+import type { CellsEdits } from '../cellsEdits';
 import type { Edit, FieldChange } from '../../edits/make';
 import { editKnob, editSet, fieldRead } from '../../edits/make';
 import { compile } from '../../graph/compile';
@@ -30,12 +31,6 @@ export interface LineCell {
   readonly thread: ThreadId;
   readonly field: LineField;
   readonly text: string;
-}
-
-/** Edits that take texts over, and which of them were not, by their place in what was given. */
-export interface LineCellsEdits {
-  readonly edits: readonly Edit[];
-  readonly refused: readonly { readonly at: number; readonly sentence: string }[];
 }
 
 interface Named<I> {
@@ -96,12 +91,8 @@ function knobEdits(
  * Takes texts over into cells of the input list, as they were typed, pasted or filled: first the lines, then their
  * ways, then the knobs of the preamps they came to. What does not fit is left out and told; the rest is one change.
  */
-// eslint-disable-next-line max-lines-per-function -- three passes that hand their state on
-export function lineCellsEdits(
-  studio: Studio,
-  place: ScenePlace,
-  cells: readonly LineCell[],
-): LineCellsEdits {
+
+export function lineCellsEdits(studio: Studio, place: ScenePlace, cells: readonly LineCell[]): CellsEdits {
   const found = findScene(studio, place);
   if (found === undefined) return { edits: [], refused: [] };
   const graph = compile(studio.rig, found.session, found.scene);

@@ -1,4 +1,5 @@
-import type { LineCell, LineCellsEdits } from '@ft/core/actions/track/lineCells';
+import type { CellsEdits } from '@ft/core/actions/cellsEdits';
+import type { LineCell } from '@ft/core/actions/track/lineCells';
 import { lineCellsEdits } from '@ft/core/actions/track/lineCells';
 import type { WorkerState } from './worker-state';
 import type { WorkedScene } from '@ft/core/scene/workedScene';
@@ -70,7 +71,7 @@ export interface PlannerApi extends FloorAnswers, LevelsAnswers, RigAnswers, Sce
   addThreads(threads: readonly Thread[]): readonly Edit[];
   changeThread(id: ThreadId, change: FieldChange<'thread'>): readonly Edit[];
   /** Texts for cells of the input list: pasted, filled down, emptied. */
-  lineCells(cells: readonly LineCell[]): LineCellsEdits;
+  lineCells(cells: readonly LineCell[]): CellsEdits;
   removeThread(id: ThreadId): readonly Edit[];
   /** Why a thread goes the way it goes. */
   reasons(id: ThreadId): WayReasons | undefined;

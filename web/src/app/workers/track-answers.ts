@@ -1,7 +1,8 @@
 import type { Edit } from '@ft/core/edits/make';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import { readTracksCsv, tracksCsv } from '@ft/core/formats/csv/tracksCsv';
-import type { TrackCell, TrackCellsEdits } from '@ft/core/actions/mix/trackCellsEdits';
+import type { CellsEdits } from '@ft/core/actions/cellsEdits';
+import type { TrackCell } from '@ft/core/actions/mix/trackCellsEdits';
 import { trackCellsEdits } from '@ft/core/actions/mix/trackCellsEdits';
 import { hostEdits, removeBusEdits, removeTrackEdits, templateEdits } from '@ft/core/actions/mix/trackEdits';
 import type { TrackRow } from '@ft/core/views/mix/trackView';
@@ -14,7 +15,7 @@ import type { WorkerState } from './worker-state';
 export interface TrackAnswers {
   trackRows(): readonly TrackRow[];
   /** Texts for cells of the track sheet: typed, pasted, filled down, emptied. */
-  trackCells(cells: readonly TrackCell[]): TrackCellsEdits;
+  trackCells(cells: readonly TrackCell[]): CellsEdits;
   templateTracks(template: TrackTemplate): readonly Edit[];
   removeTrack(track: Track): readonly Edit[];
   removeBus(bus: Bus): readonly Edit[];

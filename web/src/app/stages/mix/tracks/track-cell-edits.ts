@@ -4,6 +4,7 @@ import { nameMatches } from '@ft/core/text/nameMatch';
 import type { TrackRow } from '@ft/core/views/mix/trackView';
 import { asked } from '../../../state/asked';
 import { Changes } from '../../../state/changes';
+import { cellsLabel, enterCells } from '../../../state/enter-cells';
 import type {
   SheetChoice,
   SheetColumn,
@@ -17,10 +18,6 @@ import { namesFor } from './track-columns';
 
 type Column = SheetColumn<TrackRow>;
 type Entry = SheetEntry<TrackRow>;
-
-const WAYS: Readonly<Record<SheetWay, string>> = {
-  ...{ typed: 'typed', pasted: 'pasted', filled: 'filled down', cleared: 'emptied' },
-};
 
 /** Turns what a person does in the cells of the track sheet into changes. */
 @Injectable()
@@ -38,14 +35,8 @@ export class TrackCellEdits implements SheetEdits<TrackRow> {
     const label =
       cells.length === 1
         ? `${first.row.track.name}: ${first.column.title.toLowerCase()}`
-        : `Tracks: ${String(cells.length)} cells ${WAYS[way]}`;
-    const done = await this.changes.worked(label, (api) => api.trackCells(cells));
-    if (done === undefined) return entries.map((entry) => ({ entry, sentence: 'Nothing was changed.' }));
-    this.changes.make(label, done.edits);
-    return done.refused.flatMap(({ at, sentence }) => {
-      const entry = entries[at];
-      return entry === undefined ? [] : [{ entry, sentence }];
-    });
+        : `Tracks: ${cellsLabel(cells.length, way)}`;
+    return enterCells(this.changes, label, entries, (api) => api.trackCells(cells));
   }
 
   search(_: TrackRow, { id }: Column, text: string): Promise<readonly SheetChoice[]> {

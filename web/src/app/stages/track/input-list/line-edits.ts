@@ -10,6 +10,7 @@ import type { PlanRow } from '@ft/core/views/plan';
 import type { Choice } from '@ft/core/views/track/choices';
 import { SettingChanges } from '../../../shell/inspector/setting-changes';
 import { Changes } from '../../../state/changes';
+import { cellsLabel, enterCells } from '../../../state/enter-cells';
 import { PlanActions } from '../../../state/plan.feature';
 import type {
   SheetChoice,
@@ -26,13 +27,6 @@ import { ThreadChanges } from './thread-changes';
 type Column = SheetColumn<PlanRow>;
 type Entry = SheetEntry<PlanRow>;
 type Refusals = readonly SheetRefusal<PlanRow>[];
-
-const WAYS: Readonly<Record<SheetWay, string>> = {
-  typed: 'typed',
-  pasted: 'pasted',
-  filled: 'filled down',
-  cleared: 'emptied',
-};
 
 const remarkOf = ({ note, cords }: Choice): string | undefined =>
   note ?? (cords === undefined ? undefined : `${String(cords)} ${cords === 1 ? 'cord' : 'cords'}`);
@@ -133,19 +127,12 @@ export class LineEdits implements SheetEdits<PlanRow> {
   }
 
   /** Many cells at once, or a text for a cell that is chosen: one change for all that fit. */
-  private async enterAll(entries: readonly Entry[], way: SheetWay): Promise<Refusals> {
+  private enterAll(entries: readonly Entry[], way: SheetWay): Promise<Refusals> {
     const cells = entries.map(({ row, column, text }): LineCell => ({
       ...{ thread: row.thread.id, field: column.id as LineField, text },
     }));
-    const count = cells.length === 1 ? 'one cell' : `${String(cells.length)} cells`;
-    const label = `Input list: ${count} ${WAYS[way]}`;
-    const done = await this.changes.worked(label, (api) => api.lineCells(cells));
-    if (done === undefined) return entries.map((entry) => ({ entry, sentence: 'Nothing was changed.' }));
-    this.changes.make(label, done.edits);
-    return done.refused.flatMap(({ at, sentence }) => {
-      const entry = entries[at];
-      return entry === undefined ? [] : [{ entry, sentence }];
-    });
+    const label = `Input list: ${cellsLabel(cells.length, way)}`;
+    return enterCells(this.changes, label, entries, (api) => api.lineCells(cells));
   }
 
   /** @param typed what the person typed or chose, in words: kept in the cell should the change be refused. */
