@@ -40,7 +40,15 @@ const room = (name, place) => ({
 });
 
 export default defineConfig([
-  globalIgnores(['**/dist/**', '**/.angular/**', '**/coverage/**', 'test-results/**', 'data/**', 'docs/**']),
+  globalIgnores([
+    '**/dist/**',
+    '**/dist-kit/**',
+    '**/.angular/**',
+    '**/coverage/**',
+    'test-results/**',
+    'data/**',
+    'docs/**',
+  ]),
   {
     files: ['**/*.ts'],
     extends: [

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { HISTORY_PAGE } from '@ft/contract/api';
+import { HISTORY_PAGE } from '@ft/contract/history';
 import { openDatabase } from '../server/src/database/openDatabase';
 import { HistoryStore } from '../server/src/history/historyStore';
 import { documentsOf } from '../server/src/studios/documents';

@@ -42,8 +42,13 @@ test('levels and time: ladder and comb are drawn, the clock shows who follows wh
   await openStage(page, 'levels/ladder');
   await expect(page.locator('ft-chart .main-svg').first()).toBeVisible();
   await page.getByRole('tab', { name: 'Line-up sheet' }).click();
-  await page.getByLabel('Read at 24×24 converter out 1, dBu').fill('3.6');
-  await page.keyboard.press('Tab');
+  await page
+    .getByRole('row', { name: /^24×24 converter out 1 / })
+    .getByRole('gridcell')
+    .nth(5)
+    .click();
+  await page.keyboard.type('3.6');
+  await page.keyboard.press('Enter');
   await expect(page.getByText('◆ −0.4')).toBeVisible();
   const pdf = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Print (PDF)' }).click();

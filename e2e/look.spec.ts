@@ -1,7 +1,6 @@
-import { AxeBuilder } from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
 import { expect, test } from '@playwright/test';
 import { PARTS } from '../web/src/app/shell/stages';
+import { faultsInBoth } from './faults';
 import { freshDemo, goToPart, openStage } from './studio';
 
 /** Every part under a scene, and a device, which stands inside one. */
@@ -10,36 +9,11 @@ const ADDRESSES = [...PARTS.map(({ address }) => address), 'rig/devices/split-co
 /** Where the frame is looked at too: with the strip whole, with a finding in the inspector, with the strip on one line. */
 const WHOLE: ReadonlySet<string> = new Set(['track/inputs', 'findings', 'history']);
 
-/** Everything in the first theme; in the other the colours, since nothing else differs. */
-async function faultsOf(page: Page, theme: string, within: string): Promise<readonly string[]> {
-  // Only what is wrong is asked for: listing all that is right takes longer than finding out.
-  const axe = new AxeBuilder({ page }).include(within).options({ resultTypes: ['violations'] });
-  const { violations } = await (
-    theme === 'dim'
-      ? axe.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
-      : axe.withRules(['color-contrast'])
-  ).analyze();
-  return violations.map(
-    ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`,
-  );
-}
-
 test.beforeAll(async ({ browser }) => {
   const page = await browser.newPage();
   await freshDemo(page);
   await page.close();
 });
-
-/** What is wrong with a page as it stands, in one theme and the other. */
-async function faultsInBoth(page: Page, within = 'body'): Promise<readonly string[]> {
-  const faults: string[] = [];
-  for (const theme of ['dim', 'paper']) {
-    await page.evaluate((name) => (document.documentElement.dataset['theme'] = name), theme);
-    await page.waitForFunction(() => document.getAnimations().length === 0);
-    faults.push(...(await faultsOf(page, theme, within)).map((fault) => `${theme}: ${fault}`));
-  }
-  return faults;
-}
 
 test('every stage meets WCAG 2.2 AA in both themes', async ({ page }) => {
   test.setTimeout(900_000);

@@ -1,7 +1,8 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildServer, buildWeb } from './builds.mjs';
+import { sheetInBrowser } from './benchSheet.mjs';
+import { buildKit, buildServer, buildWeb } from './builds.mjs';
 import { ensureDebian } from './debian.mjs';
 import { ensureInstalled } from './install.mjs';
 import { bin, run } from './run.mjs';
@@ -186,6 +187,13 @@ async function stripInBrowser(base, bundle) {
 
 const kB = (bytes) => `${(bytes / 1000).toFixed(0)} kB`;
 
+function tellSheet({ fewMs, manyMs, frameMs, slowFrameMs, keyMs, slowKeyMs }) {
+  const ms = (time) => `${time.toFixed(1)} ms`;
+  console.log(`\na sheet of 2 000 rows x 20 columns: painted   ${ms(manyMs)}, one of 40 rows ${ms(fewMs)}`);
+  console.log(`  a frame while scrolling              ${ms(frameMs)}, 95 of 100 within ${ms(slowFrameMs)}`);
+  console.log(`  a key, until the next cell has it    ${ms(keyMs)}, 95 of 100 within ${ms(slowKeyMs)}`);
+}
+
 /** The seeded tests with many seeds instead of few: an hour and more. */
 async function manySeeds() {
   const specs = readdirSync('core/test', { recursive: true })
@@ -205,8 +213,14 @@ for (const part of ['history', 'optimum'])
     process.exit((await run(process.execPath, ['server/dist/bench.mjs', part])).code);
   }
 await ensureDebian([{ command: 'chromium', name: 'chromium' }]);
+if (process.argv.includes('sheet')) {
+  await buildKit();
+  tellSheet(await sheetInBrowser());
+  process.exit();
+}
 await buildServer();
 await buildWeb();
+await buildKit();
 await run(process.execPath, ['--expose-gc', 'server/dist/bench.mjs']);
 
 const data = mkdtempSync(join(tmpdir(), 'ft-bench-'));
@@ -244,3 +258,4 @@ console.log(
 console.log(
   `\n20 000 lanes in the browser: a gain, from Enter until the strip shows it   ${ms(strip.ms)}, 95 of 100 within ${ms(strip.slowMs)}`,
 );
+tellSheet(await sheetInBrowser());

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { packFiles } from './pack.mjs';
 import { bin, must, ROOT } from './run.mjs';
 
 /** Libraries that stay outside the server's bundle: native code, or files they read beside themselves. */
@@ -10,6 +11,7 @@ const OUTSIDE = [
   'umzug',
   'pdfmake',
   'express',
+  'express-static-gzip',
   'compression',
   'helmet',
   'highs',
@@ -29,6 +31,7 @@ const SOURCES = [
   'package-lock.json',
   'tsconfig.base.json',
   'tools/builds.mjs',
+  'tools/pack.mjs',
   'web/tsconfig.json',
   'web/tsconfig.app.json',
 ];
@@ -98,10 +101,29 @@ export async function buildServer() {
   );
 }
 
+/** Builds the page that shows the pieces of the interface, for the tests and the bench. */
+export async function buildKit() {
+  await unlessFresh(
+    'web/dist-kit/.built-from',
+    SOURCES.filter((path) => !path.startsWith('server')),
+    'Building the kit …',
+    () =>
+      must('ng build', bin('ng'), ['build', '--configuration', 'kit'], {
+        env: { NG_CLI_ANALYTICS: 'false' },
+      }),
+  );
+}
+
 /** Builds the web application for production. */
 export async function buildWeb() {
   const sources = SOURCES.filter((path) => !path.startsWith('server'));
-  await unlessFresh('web/dist/.built-from', sources, 'Building the web application (up to a minute) …', () =>
-    must('ng build', bin('ng'), ['build'], { env: { NG_CLI_ANALYTICS: 'false' } }),
+  await unlessFresh(
+    'web/dist/.built-from',
+    sources,
+    'Building the web application (up to a minute) …',
+    async () => {
+      await must('ng build', bin('ng'), ['build'], { env: { NG_CLI_ANALYTICS: 'false' } });
+      await packFiles(join(ROOT, 'web/dist/browser'));
+    },
   );
 }

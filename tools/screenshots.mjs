@@ -75,7 +75,9 @@ const VIEWS = [
   {
     name: 'rig',
     path: `${TRACKING}/rig/devices`,
-    act: (page) => page.getByRole('button', { name: 'Data of Opto compressor' }).click(),
+    async act(page) {
+      await page.getByRole('gridcell', { name: 'Bay A', exact: true }).click();
+    },
   },
   {
     name: 'loom',

@@ -1,6 +1,6 @@
 import { mkdirSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { buildServer, buildWeb } from './builds.mjs';
+import { buildKit, buildServer, buildWeb } from './builds.mjs';
 import { ensureDebian } from './debian.mjs';
 import { ensureModules } from './install.mjs';
 import { bin, ROOT, run } from './run.mjs';
@@ -89,7 +89,8 @@ await buildServer();
 const files = browserFiles(only);
 // Two things at a time, for two cores; browser tests mostly wait, so the linter works beside them.
 if (only.length === 0) {
-  await Promise.all([checkTypes(), buildWeb().then(format)]);
+  await Promise.all([checkTypes().then(format), buildWeb()]);
+  await buildKit();
   await Promise.all([debian, native]);
   await unitTests(only);
   await Promise.all([browserTests(files), lint()]);
@@ -98,6 +99,7 @@ if (only.length === 0) {
   await unitTests(only);
   if (files.length > 0) {
     await buildWeb();
+    if (files.some((file) => file.includes('kit'))) await buildKit();
     await browserTests(files);
   }
 }

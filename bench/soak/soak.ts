@@ -2,7 +2,7 @@ import { execFileSync, spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { HistoryPage } from '@ft/contract/api';
+import type { HistoryPage } from '@ft/contract/history';
 import { writeBundle } from '@ft/core/formats/bundle';
 import { seeded } from '../../core/test/fixtures/seeded';
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';

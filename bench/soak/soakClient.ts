@@ -1,5 +1,8 @@
-import type { EntryMessage, StudioAt } from '@ft/contract/api';
-import { entrySchema, errorSchema, KEEPING_CODES, studioAtSchema } from '@ft/contract/api';
+import type { EntryMessage } from '@ft/contract/history';
+import type { StudioAt } from '@ft/contract/studioAt';
+import { errorSchema, KEEPING_CODES } from '@ft/contract/errors';
+import { entrySchema } from '@ft/contract/history';
+import { studioAtSchema } from '@ft/contract/studioAt';
 import type { Change } from '@ft/core/edits/change';
 import { changeSchema } from '@ft/core/edits/change';
 import type { Replica } from '@ft/core/edits/replica';

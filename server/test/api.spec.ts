@@ -1,5 +1,8 @@
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
-import { historySchema, studioAtSchema, studioListSchema, undoStateSchema } from '@ft/contract/api';
+import { historySchema, undoStateSchema } from '@ft/contract/history';
+import { studioAtSchema } from '@ft/contract/studioAt';
+import { studioListSchema } from '@ft/contract/studios';
+import type { Studio } from '@ft/core/session/studioSchema';
 import { writeBundle } from '@ft/core/formats/bundle';
 import request from 'supertest';
 import type { TestProgram } from './helpers';
@@ -30,6 +33,33 @@ describe('studios', () => {
         .studios.map(({ name }) => name)
         .sort(),
     ).toEqual(['Glass Lane', 'Saltglass Rooms']);
+  });
+
+  it('are listed with the scene each session opens at: the first that is not put away', async () => {
+    const studio = saltglassRooms();
+    const [session] = studio.sessions;
+    const [scene] = session!.scenes;
+    const opensAt = async (...scenes: readonly object[]): Promise<string | undefined> => {
+      const bundle = writeBundle({ ...studio, sessions: [{ ...session!, scenes }] } as Studio);
+      await program.api.post('/api/bundles').set('Content-Type', 'application/json').send(bundle).expect(201);
+      const { body } = await program.api.get('/api/studios').expect(200);
+      await program.api.delete(DEMO).expect(204);
+      return studioListSchema.parse(body).studios[0]?.sessions[0]?.scene;
+    };
+    const away = { ...scene!, archived: true };
+    expect(await opensAt(away, { ...scene!, id: 'second' }, { ...scene!, id: 'third' })).toBe('second');
+    // All are put away: the first, rather than none.
+    expect(await opensAt(away, { ...away, id: 'z-other' })).toBe(scene!.id);
+  });
+
+  it('are listed although the document of a session is damaged, without a scene to open it at', async () => {
+    await openDemo();
+    await program.program.database.models.sessions.update(
+      { document: '{"id": "lampl' },
+      { where: { studioId: 'saltglass-rooms' } },
+    );
+    const { body } = await program.api.get('/api/studios').expect(200);
+    expect(studioListSchema.parse(body).studios[0]?.sessions.map(({ scene }) => scene)).toEqual(['']);
   });
 
   it('go out as a bundle and come back the same, byte for byte', async () => {

@@ -5,7 +5,7 @@ import { readWiresCsv } from '@ft/core/formats/csv/wiresCsv';
 import type { EditJson } from '@ft/core/edits/editKind';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { TestProgram } from './helpers';
-import { studioAtSchema } from '@ft/contract/api';
+import { studioAtSchema } from '@ft/contract/studioAt';
 import { DEMO, startProgram } from './helpers';
 
 let program: TestProgram;

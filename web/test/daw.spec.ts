@@ -2,6 +2,7 @@ import { TracksPage } from '../src/app/stages/mix/tracks/tracks-page';
 import { TrialBar } from '../src/app/shell/trial-bar';
 import { planFeature } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
+import { field, fill, submit } from './hands';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
@@ -27,14 +28,13 @@ function enter(label: string, text: string, event = 'change'): void {
   page.fixture.detectChanges();
 }
 const session = (): (typeof app.api.studioNow.sessions)[number] => app.api.studioNow.sessions[0]!;
-const submit = (form: Element): boolean => form.dispatchEvent(new Event('submit', { cancelable: true }));
 
 async function addTracks(): Promise<void> {
   enter('DAW host', 'daw');
   await until(() => app.api.entries.length === 1, 'entry 1');
-  enter('How many tracks', '2', 'input');
-  enter('Name of the tracks', 'Mic #', 'input');
-  enter('First input', '1', 'input');
+  fill(page, 'How many tracks', '2');
+  fill(page, 'Name of the tracks', 'Mic #');
+  fill(page, 'Inputs from', '1');
   submit(one('ft-template-form form'));
   await until(() => app.api.entries.length === 2, 'entry 2');
   await shown(() => page.element.querySelectorAll('tbody tr').length === 2);
@@ -181,7 +181,7 @@ describe('the tracks of the DAW', () => {
   });
 
   it('take the rig’s host where the session has none yet', async () => {
-    enter('Name of the tracks', 'Solo', 'input');
+    fill(page, 'Name of the tracks', 'Solo');
     submit(one('ft-template-form form'));
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(session().host).toBe('daw');
@@ -206,15 +206,21 @@ describe('the tracks of the DAW', () => {
     expect(session().tracks.map(({ name }) => name)).toEqual(['Mic 2']);
   });
 
-  it('refuse a template that says nothing', () => {
-    const notices = app.store.selectSignal(studioFeature.selectNotices);
-    submit(one('ft-template-form form'));
-    expect(notices().at(-1)!.text).toBe('No tracks were added: type a name first; # stands for the number.');
-    enter('How many tracks', 'many', 'input');
-    submit(one('ft-template-form form'));
-    expect(notices().at(-1)!.text).toBe(
-      'No tracks were added: “many” is not a number of tracks from 1 to 256.',
-    );
+  it('refuse a template that says nothing, at the field that lacks it', () => {
+    const form = one('ft-template-form form');
+    const said = (key: string): string | undefined =>
+      form.querySelector(`[data-field="${key}"] .error`)?.textContent.trim();
+    submit(form);
+    page.fixture.detectChanges();
+    expect(said('name')).toBe('▲ This is needed.');
+    expect(document.activeElement).toBe(field('Name of the tracks'));
+    fill(page, 'How many tracks', 'many');
+    expect(said('count')).toBe('▲ “many” is not a number.');
+    fill(page, 'How many tracks', '300');
+    expect(said('count')).toContain('rom 1 to 256 tracks');
+    fill(page, 'Name of the tracks', 'Pad');
+    submit(form);
+    expect(app.api.entries).toEqual([]);
   });
 
   it('know the kind of host, bus by bus and field by field', async () => {

@@ -1,6 +1,6 @@
 import { editSet } from '@ft/core/edits/make';
 import type { SessionId, ThreadId } from '@ft/core/rig/ids';
-import type { EntryMessage } from '@ft/contract/api';
+import type { EntryMessage } from '@ft/contract/history';
 import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import { draftFeature } from '../src/app/state/draft.feature';
 import { pauseMs } from '../src/app/state/pause';

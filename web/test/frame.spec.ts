@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import type { Pointing } from '@ft/contract/api';
+import type { Pointing } from '@ft/contract/events';
 import type { Stage } from '@ft/core/checks/rule';
 import type { EntityRef } from '@ft/core/session/entityRef';
 import { Going } from '../src/app/shell/going';

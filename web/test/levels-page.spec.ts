@@ -8,6 +8,7 @@ import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import { drawn } from './create-plotly.stub';
+import { cellOf, enterCell } from './hands';
 import type { Bench, Mounted } from './mount';
 import { demoBench, until } from './mount';
 
@@ -87,31 +88,26 @@ describe('outboard', () => {
 });
 
 describe('the line-up sheet', () => {
-  const field = (channel: string): HTMLInputElement =>
-    [...page.element.querySelectorAll('input')].find(
-      (each) => each.getAttribute('aria-label')?.startsWith(`Read at ${channel},`) === true,
-    )!;
-  const enter = (channel: string, text: string): void => {
-    const input = field(channel);
-    input.value = text;
-    input.dispatchEvent(new Event('change'));
-  };
+  const enter = (channel: string, text: string): Promise<void> =>
+    enterCell(page, cellOf(page.element, channel, 'Read'), text);
 
   it('keeps what was read and tells the error; emptied, it forgets', async () => {
     await open(LineUpPage, '24×24 converter out 1');
-    enter('24×24 converter out 1', '3,6');
+    await enter('24×24 converter out 1', '3,6');
     await page.says('◆ −0.4');
-    enter('24×24 converter out 1', '4.1');
+    await enter('24×24 converter out 1', '4.1');
     await page.says('✓ +0.1');
-    enter('24×24 converter out 1', '');
+    await enter('24×24 converter out 1', '');
     await until(() => session().readings.length === 0);
   });
 
   it('refuses what is no level', async () => {
     await open(LineUpPage, '24×24 converter out 1');
-    enter('24×24 converter out 1', 'loud');
+    await enter('24×24 converter out 1', 'loud');
     const notices = app.store.selectSignal(studioFeature.selectNotices);
-    expect(notices().at(-1)!.text).toBe('“loud” is not a level. Type what the meter shows, in dBu.');
+    expect(notices().at(-1)!.text).toBe(
+      '“loud” is not a level. Type what the meter shows, in dBu. What you typed is kept.',
+    );
     expect(session().readings).toEqual([]);
   });
 

@@ -3,51 +3,33 @@ import type { Observable } from 'rxjs';
 import { defer, from, of, switchMap, throwError } from 'rxjs';
 import type { HttpEvent } from '@angular/common/http';
 import { HttpErrorResponse, HttpHeaders, HttpResponse } from '@angular/common/http';
-import type {
-  EntryMessage,
-  HistoryPage,
-  Pointing,
-  StudioAt,
-  StudioSummary,
-  UndoState,
-} from '@ft/contract/api';
-import { entrySchema } from '@ft/contract/api';
+import type { Pointing } from '@ft/contract/events';
+import type { EntryMessage, HistoryPage, UndoState } from '@ft/contract/history';
+import type { StudioAt } from '@ft/contract/studioAt';
+import type { StudioSummary } from '@ft/contract/studios';
+import { entrySchema } from '@ft/contract/history';
 import type { JobState } from '@ft/contract/jobs';
 import type { Me } from '@ft/contract/sharing';
 import type { BackupContent, Backups, Status } from '@ft/contract/status';
 import type { Change } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
+import { firstScene } from '@ft/core/session/scenePlace';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { answerFailure } from '../../server/src/history/answerFailure';
 import { entryJson } from '../../server/src/history/storedEntry';
 import { studioOf } from '../../server/src/studios/documents';
 import type { Answer } from '../../server/src/studios/keeping';
 import { StudioKeeper } from '../../server/src/studios/studioKeeper';
-import type { Api, StudioRef } from '../src/app/state/api.service';
+import type { Api } from '../src/app/state/api.service';
+import type { StudioApi, StudioRef } from '../src/app/state/studio-api.service';
 import { MemoryStudios } from './memory-studios';
 
 const refuse = (status: number, code: string, message: string): Observable<never> =>
   throwError(() => new HttpErrorResponse({ status, error: { code, message } }));
 
 /** The part of the contract that the pages use; what the interface lacks a test cannot reach. */
-type Used = Pick<
-  Api,
-  | 'studios'
-  | 'me'
-  | 'studio'
-  | 'change'
-  | 'undo'
-  | 'redo'
-  | 'undoState'
-  | 'point'
-  | 'history'
-  | 'status'
-  | 'backups'
-  | 'makeBackup'
-  | 'bringBack'
-  | 'file'
-  | 'job'
->;
+type Used = Pick<Api, 'studios' | 'me' | 'status' | 'backups' | 'makeBackup' | 'bringBack' | 'file' | 'job'> &
+  Pick<StudioApi, 'studio' | 'change' | 'undo' | 'redo' | 'undoState' | 'point' | 'history'>;
 
 /** The server inside the test: its own code over a studio in memory, without HTTP. It can be taken away. */
 export class MemoryApi implements Used {
@@ -89,8 +71,13 @@ export class MemoryApi implements Used {
 
   studios(): Observable<readonly StudioSummary[]> {
     const { id, name, sessions } = this.studioNow;
+    const listed = sessions.map((session) => ({
+      id: session.id,
+      name: session.name,
+      scene: firstScene(session)?.scene ?? '',
+    }));
     return of([
-      { id, name, revision: this.memory.lines.length, changedAt: '2026-03-01T10:00:00Z', sessions },
+      { id, name, revision: this.memory.lines.length, changedAt: '2026-03-01T10:00:00Z', sessions: listed },
     ]);
   }
 

@@ -1,4 +1,4 @@
-import type { UndoState } from '@ft/contract/api';
+import type { UndoState } from '@ft/contract/history';
 import { undoStacks } from '@ft/core/edits/undoStack';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { bare } from '../../server/src/history/bareLabel';

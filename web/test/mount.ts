@@ -6,6 +6,8 @@ import { saltglassRooms } from '../../core/test/fixtures/builtDemo';
 import { SALTGLASS_PLACE } from '../../core/test/fixtures/thin/saltglass';
 import { appConfig } from '../src/app/app.config';
 import { Api } from '../src/app/state/api.service';
+import { StudioApi } from '../src/app/state/studio-api.service';
+import { studioState } from '../src/app/state/studio-state';
 import { planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { drawn } from './create-plotly.stub';
@@ -62,7 +64,14 @@ export async function demoBench(): Promise<Bench> {
 
 /** The whole state of the application, with the server of the test and the real planner behind it. */
 export function bench(api = new MemoryApi()): Bench {
-  TestBed.configureTestingModule({ providers: [...appConfig.providers, { provide: Api, useValue: api }] });
+  TestBed.configureTestingModule({
+    providers: [
+      ...appConfig.providers,
+      ...studioState,
+      { provide: Api, useValue: api },
+      { provide: StudioApi, useValue: api },
+    ],
+  });
   const store = TestBed.inject(Store);
   const plan = store.selectSignal(planFeature.selectPlan);
   return {
@@ -89,7 +98,7 @@ export function bench(api = new MemoryApi()): Bench {
           fixture.detectChanges();
         },
         button: (name) =>
-          [...element.querySelectorAll('button')].find((each) =>
+          [...element.querySelectorAll('button'), ...document.querySelectorAll('button')].find((each) =>
             name.test((each.getAttribute('aria-label') ?? each.textContent).trim()),
           )!,
         says: (part) =>

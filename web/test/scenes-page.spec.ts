@@ -2,6 +2,7 @@ import { studioFeature } from '../src/app/state/studio.feature';
 import { ComparePage } from '../src/app/see/scenes/compare-page';
 import { SceneLinesPage } from '../src/app/see/scenes/scene-lines-page';
 import { SceneListPage } from '../src/app/see/scenes/scene-list-page';
+import { cellOf } from './hands';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
@@ -72,11 +73,10 @@ describe('scenes', () => {
   it('take over what changes in the one they follow', async () => {
     await make('Foley overdub', 'branch');
     page = app.mount(SceneLinesPage);
-    page.fixture.detectChanges();
-    const tick = page.element.querySelector<HTMLInputElement>(
-      '[aria-label="4 Wen Askelby, Harp in Foley overdub"]',
-    )!;
-    tick.click();
+    await page.says('Harp');
+    const tick = cellOf(page.element, 'Harp', 'Foley overdub');
+    tick.focus();
+    page.press(tick, ' ');
     const hasHarp = (): boolean =>
       sceneNamed('Foley overdub').cords.some(({ thread }) => thread === 'line-4');
     await until(() => !hasHarp(), 'the harp left out');

@@ -1,5 +1,8 @@
 import { SessionPanel } from '../src/app/shell/session-panel';
 import { studioFeature } from '../src/app/state/studio.feature';
+import { editSet } from '@ft/core/edits/make';
+import { StudioActions } from '../src/app/state/studio.actions';
+import { field, fill, pick } from './hands';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
@@ -12,11 +15,6 @@ beforeEach(async () => {
   panel = app.mount(SessionPanel);
 });
 
-const enter = (selector: string, text: string): void => {
-  const field = panel.element.querySelector<HTMLInputElement>(selector)!;
-  field.value = text;
-  field.dispatchEvent(new Event('change'));
-};
 const labels = (): readonly string[] => app.api.entries.map(({ label }) => label);
 
 describe('the facts of the session', () => {
@@ -26,27 +24,28 @@ describe('the facts of the session', () => {
   });
 
   it('hold the room over peaks that preamps are advised for', async () => {
-    enter('#session-headroom', '12');
+    fill(panel, 'Room over peaks', '12');
     await until(() => app.api.entries.length === 1);
     expect(labels()).toEqual(['Session: 12 dB']);
-    enter('#session-headroom', 'plenty');
-    const notices = app.store.selectSignal(studioFeature.selectNotices);
-    expect(notices().at(-1)!.text).toBe('“plenty” is not room over peaks. Type dB, from 0 to 40.');
+    fill(panel, 'Room over peaks', '60');
+    expect(panel.text()).toContain('A headroom from 0 to 40 dB.');
+    expect(field('Room over peaks').getAttribute('aria-invalid')).toBe('true');
+    expect(labels()).toHaveLength(1);
   });
 
   it('are changed where they stand: names, rate, buffer, line-up', async () => {
-    enter('#session-name', 'Reel two');
-    enter('#scene-name', 'Foley overdub');
-    enter('#studio-name', 'Saltglass');
+    fill(panel, 'Session', 'Reel two');
+    fill(panel, 'Scene', 'Foley overdub');
+    fill(panel, 'Studio', 'Saltglass');
     await until(() => app.api.entries.length === 3);
     expect(labels()).toEqual([
       'Rename session to Reel two',
       'Rename scene to Foley overdub',
       'Rename studio to Saltglass',
     ]);
-    enter('#session-rate', '96000');
-    enter('#session-buffer', '256');
-    enter('#session-dbfs', '−20');
+    pick(panel, 'Sample rate', '96 kHz');
+    pick(panel, 'Host buffer', '256 samples');
+    fill(panel, 'Line-up, digital', '−20');
     await until(() => app.api.entries.length === 6);
     expect(app.api.studioNow.sessions[0]).toMatchObject({
       name: 'Reel two',
@@ -56,11 +55,38 @@ describe('the facts of the session', () => {
     });
   });
 
-  it('say what would fit where a level is none, and change nothing', () => {
-    enter('#session-dbfs', 'loud');
-    const notices = app.store.selectSignal(studioFeature.selectNotices);
-    expect(notices().at(-1)!.text).toBe('“loud” is not a level. Type a number, such as -18.');
-    enter('#session-name', '  ');
+  it('say at the field what would fit, and change nothing', () => {
+    fill(panel, 'Line-up, digital', 'loud');
+    expect(panel.text()).toContain('“loud” is not a number.');
+    fill(panel, 'Line-up, digital', '6');
+    expect(panel.text()).toContain('A digital level from −60 to 0 dBFS.');
+    fill(panel, 'Session', '  ');
+    expect(panel.text()).toContain('This is needed.');
     expect(app.api.entries).toEqual([]);
+  });
+
+  it('say what is wrong once the field is left, not while it is typed', () => {
+    const level = field('Line-up, digital');
+    level.value = '6';
+    level.dispatchEvent(new Event('input', { bubbles: true }));
+    panel.fixture.detectChanges();
+    expect(panel.text()).not.toContain('A digital level');
+    level.dispatchEvent(new Event('blur'));
+    panel.fixture.detectChanges();
+    expect(panel.text()).toContain('A digital level from −60 to 0 dBFS.');
+  });
+
+  it('keep what is being typed while somebody else changes another fact, and show theirs', async () => {
+    const name = field('Session');
+    name.value = 'Reel thr';
+    name.dispatchEvent(new Event('input', { bubbles: true }));
+    const { id } = app.store.selectSignal(studioFeature.selectFound)()!.session;
+    const change = { field: 'headroomDb', value: 9, was: 6 } as const;
+    app.store.dispatch(StudioActions.change({ label: 'Room', edits: [editSet('session', {}, id, change)] }));
+    await until(() => {
+      panel.fixture.detectChanges();
+      return field('Room over peaks').value === '9';
+    }, 'the other change');
+    expect(field('Session').value).toBe('Reel thr');
   });
 });

@@ -1,3 +1,4 @@
+import { field, fill, submit } from './hands';
 import { HttpErrorResponse } from '@angular/common/http';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
@@ -127,17 +128,28 @@ describe('the studio network', () => {
 describe('pairing', () => {
   it('takes the code from the address, and says why one does not pair', () => {
     page = app.mount(PairPage, { code: '87654321' });
-    expect(page.element.querySelector<HTMLInputElement>('#pair-code')!.value).toBe('87654321');
+    expect(field('Code').value).toBe('87654321');
+    fill(page, 'What this tablet is called', 'Tablet');
     page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
     page.fixture.detectChanges();
     expect(page.text()).toContain('This code does not pair.');
     expect(page.button(/Pair/).disabled).toBe(false);
   });
 
+  it('asks nobody while the code or the name is none', () => {
+    page = app.mount(PairPage, { code: '1234' });
+    submit(page.element.querySelector('form'));
+    page.fixture.detectChanges();
+    expect(page.text()).toContain('A pairing code has eight digits.');
+    expect(page.text()).toContain('This is needed.');
+    expect(document.activeElement).toBe(field('Code'));
+    expect(api.paired).toEqual([]);
+  });
+
   it('leads to the studios once it is done', () => {
     const go = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
     page = app.mount(PairPage, { code: '12345678' });
-    page.element.querySelector<HTMLInputElement>('#pair-name')!.value = 'Tablet at the bay';
+    fill(page, 'What this tablet is called', 'Tablet at the bay');
     page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
     expect(api.paired).toEqual(['Tablet at the bay']);
     expect(go).toHaveBeenCalledWith(['/']);

@@ -1,6 +1,6 @@
 import { SALTGLASS_PLACE, saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import type { Action } from '@ngrx/store';
-import type { EntryMessage } from '@ft/contract/api';
+import type { EntryMessage } from '@ft/contract/history';
 import type { Change } from '@ft/core/edits/change';
 import { patchList } from '@ft/core/views/bay/patchList';
 import { planOf } from '@ft/core/views/plan';

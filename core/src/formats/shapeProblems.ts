@@ -20,6 +20,8 @@ function sentence(issue: Issue): string {
     case 'unrecognized_keys':
       return `There is no field ${fieldNames(issue.keys)} here. Take it out, or check its spelling`;
     case 'invalid_type':
+      // Ours, as “a whole number of cords”, says more than the type.
+      if (!issue.message.startsWith('Invalid input')) return plain(issue);
       return issue.input === undefined && issue.message.includes('undefined')
         ? `This field is missing; it needs ${article(issue.expected)}`
         : `This needs ${article(issue.expected)}`;
@@ -38,7 +40,12 @@ function plain(issue: Issue): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-const article = (kind: string): string => (/^[aeiou]/.test(kind) ? `an ${kind}` : `a ${kind}`);
+const WORDS: Readonly<Record<string, string>> = { int: 'whole number', string: 'text' };
+
+function article(kind: string): string {
+  const word = WORDS[kind] ?? kind;
+  return /^[aeiou]/.test(word) ? `an ${word}` : `a ${word}`;
+}
 
 /** The schema's refusals as problems with paths. A union's inner refusals are its own place's. */
 export function shapeProblems(issues: readonly Issue[]): readonly Problem[] {

@@ -26,17 +26,18 @@ export const clockSchema = z.strictObject({
   rateHz: z.literal(SAMPLE_RATES_HZ).optional(),
 });
 
+/** Where a device stands in its room: a rack, a table, a shelf. */
+export const rackSchema = z
+  .string()
+  .trim()
+  .min(1, 'a rack has a name, or is left out')
+  .max(40, 'at most 40 characters');
+
 const deviceBaseSchema = z.strictObject({
   id: deviceIdSchema,
   name: nameSchema,
   room: roomIdSchema,
-  /** Where it stands in its room: a rack, a table, a shelf. */
-  rack: z
-    .string()
-    .trim()
-    .min(1, 'a rack has a name, or is left out')
-    .max(40, 'at most 40 characters')
-    .optional(),
+  rack: rackSchema.optional(),
   /** What its word clock comes from; left out, what its connections suggest. */
   clock: clockSchema.optional(),
   type: z.enum(typeNames),
@@ -56,14 +57,17 @@ export const deviceSchema = deviceBaseSchema.transform((device, context) => {
 /** Fixed cable from an output lane to an input lane. */
 export const hardwireSchema = z.strictObject({ id: hardwireIdSchema, from: laneIdSchema, to: laneIdSchema });
 
+const MOST_ALIKE = 10_000;
+const COUNT = `from 0 to ${String(MOST_ALIKE)} of a kind`;
+
 /** Cords of one kind on the hook. */
 export const stockSchema = z.strictObject({
   id: stockIdSchema,
   name: nameSchema,
   connectors: z.tuple([z.enum(CONNECTORS), z.enum(CONNECTORS)]),
-  lengthM: z.number().positive('a length is above 0 m').max(500),
-  colour: z.string().trim().max(40),
-  count: z.number().int('a whole number of cords').min(0).max(10_000),
+  lengthM: z.number().positive('a length is above 0 m').max(500, 'a length is at most 500 m'),
+  colour: z.string().trim().max(40, 'at most 40 characters'),
+  count: z.number().int('a whole number of cords').min(0, COUNT).max(MOST_ALIKE, COUNT),
 });
 
 /** Adaptors of one kind: pushed onto the plug of a cord, they make it another plug. */
@@ -71,7 +75,7 @@ export const adaptorSchema = z.strictObject({
   id: adaptorIdSchema,
   name: nameSchema,
   connectors: z.tuple([z.enum(CONNECTORS), z.enum(CONNECTORS)]),
-  count: z.number().int('a whole number of adaptors').min(0).max(10_000),
+  count: z.number().int('a whole number of adaptors').min(0, COUNT).max(MOST_ALIKE, COUNT),
 });
 
 /** A place that does not work until somebody mends it. Its id is the lane's. */

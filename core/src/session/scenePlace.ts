@@ -20,12 +20,14 @@ export function findScene(studio: Studio, place: ScenePlace): FoundScene | undef
   return session === undefined || scene === undefined ? undefined : { session, scene };
 }
 
+/** As much of a session as says where it is opened. */
+interface Openable<S, C> {
+  readonly id: S;
+  readonly scenes: readonly { readonly id: C; readonly archived?: true | undefined }[];
+}
+
 /** Where a session is opened: at its first scene that is not put away. */
-export function firstScene({ id, scenes }: Session): ScenePlace | undefined {
+export function firstScene<S extends string, C extends string>({ id, scenes }: Openable<S, C>) {
   const scene = scenes.find(({ archived }) => archived !== true) ?? scenes[0];
   return scene && { session: id, scene: scene.id };
 }
-
-/** Where a studio is opened: at its first session. */
-export const firstPlace = ({ sessions: [session] }: Studio): ScenePlace | undefined =>
-  session && firstScene(session);

@@ -108,6 +108,9 @@ export const waiverSchema = z.strictObject({
 });
 
 export const WORD_LENGTHS_BITS = [16, 24, 32] as const;
+const DIGITAL_LEVEL = 'a digital level from −60 to 0 dBFS';
+const ANALOGUE_LEVEL = 'an analogue level from −20 to +24 dBu';
+
 /** The buffers a host usually offers; a session may hold any from 16 to 8192. */
 export const BUFFER_SAMPLES = [16, 32, 64, 128, 256, 512, 1024, 2048] as const;
 
@@ -118,7 +121,10 @@ export const sessionSchema = z.strictObject({
   wordLengthBits: z.literal(WORD_LENGTHS_BITS),
   bufferSamples: z.number().int().min(16).max(8192),
   /** The level the session works at: "−18 dBFS = +4 dBu". */
-  lineUp: z.strictObject({ dbfs: z.number().min(-60).max(0), dbu: z.number().min(-20).max(24) }),
+  lineUp: z.strictObject({
+    dbfs: z.number().min(-60, DIGITAL_LEVEL).max(0, DIGITAL_LEVEL),
+    dbu: z.number().min(-20, ANALOGUE_LEVEL).max(24, ANALOGUE_LEVEL),
+  }),
   threads: z.array(threadSchema).max(MOST_ITEMS.threads),
   scenes: z.array(sceneSchema).min(1, 'a session has at least one scene').max(MOST_ITEMS.scenes),
   waivers: z.array(waiverSchema).max(MOST_ITEMS.waivers),

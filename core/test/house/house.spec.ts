@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { DirectedGraph } from 'graphology';
-import { importsOf, productFiles, ROOT } from './sourceFiles';
+import { importsOf, loadedFor, productFiles, ROOT } from './sourceFiles';
 
 const ROOMS = JSON.parse(readFileSync(join(ROOT, 'core/rooms.json'), 'utf8')) as readonly string[];
 
@@ -61,11 +61,11 @@ describe('the house', () => {
 
   it('lets no layer import what stands above or beside it', () => {
     const forbidden = [
-      ['core/src/units/some.ts', '@ft/contract/api'],
+      ['core/src/units/some.ts', '@ft/contract/history'],
       ['core/src/formats/some.ts', 'node:fs'],
       ['contract/src/some.ts', '@ft/demo/saltglass'],
       ['contract/src/some.ts', '../../server/src/app'],
-      ['demo/src/some.ts', '@ft/contract/api'],
+      ['demo/src/some.ts', '@ft/contract/history'],
       ['server/src/some.ts', '../../web/src/main'],
       ['web/src/some.ts', '../../server/src/app'],
     ] as const;
@@ -74,5 +74,15 @@ describe('the house', () => {
       code: `import { it } from '${specifier}';`,
     }));
     expect(complaints(cases).map((messages) => messages.length)).toEqual(cases.map(() => 1));
+  });
+
+  it('loads nothing of a studio for the first screen: no schema of its documents, no edits, no catalogue', () => {
+    const ofCore = (...files: string[]): string[] =>
+      [...loadedFor(files)].filter((file) => file.startsWith('core/'));
+    expect(ofCore('web/src/main.ts', 'web/src/app/start/first-screen.ts').sort()).toEqual([
+      'core/src/formats/decodeText.ts',
+      'core/src/session/scenePlace.ts',
+    ]);
+    expect(ofCore('web/src/app/shell/studio.routes.ts')).toContain('core/src/session/studioSchema.ts');
   });
 });

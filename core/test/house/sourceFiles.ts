@@ -29,3 +29,29 @@ export const importsOf = (file: string): readonly string[] =>
   ts
     .preProcessFile(readFileSync(join(ROOT, file), 'utf8'), true, true)
     .importedFiles.flatMap(({ fileName }) => target(file, fileName) ?? []);
+
+const isLoaded = (statement: ts.Statement): statement is ts.ImportDeclaration | ts.ExportDeclaration =>
+  (ts.isImportDeclaration(statement) &&
+    statement.importClause?.phaseModifier !== ts.SyntaxKind.TypeKeyword) ||
+  (ts.isExportDeclaration(statement) && !statement.isTypeOnly);
+
+/** The files that run before a file can: neither types nor what it asks for later. */
+function neededBy(file: string): readonly string[] {
+  const source = ts.createSourceFile(file, readFileSync(join(ROOT, file), 'utf8'), ts.ScriptTarget.Latest);
+  return source.statements.filter(isLoaded).flatMap(({ moduleSpecifier }) => {
+    if (moduleSpecifier === undefined || !ts.isStringLiteral(moduleSpecifier)) return [];
+    return target(file, moduleSpecifier.text) ?? [];
+  });
+}
+
+/** Every file a browser has to load for these. */
+export function loadedFor(files: readonly string[]): ReadonlySet<string> {
+  const loaded = new Set<string>();
+  const load = (file: string): void => {
+    if (loaded.has(file)) return;
+    loaded.add(file);
+    neededBy(file).forEach(load);
+  };
+  files.forEach(load);
+  return loaded;
+}

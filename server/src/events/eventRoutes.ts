@@ -1,7 +1,8 @@
 import type { Request, Response } from 'express';
 import { Router } from 'express';
-import type { Gone } from '@ft/contract/api';
-import { authorSchema, pointingSchema } from '@ft/contract/api';
+import type { Gone } from '@ft/contract/events';
+import { authorSchema } from '@ft/contract/author';
+import { pointingSchema } from '@ft/contract/events';
 import type { HistoryStore } from '../history/historyStore';
 import { entryJson } from '../history/storedEntry';
 import { bodyOf, textBody } from '../http/jsonBody';

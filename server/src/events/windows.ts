@@ -1,4 +1,5 @@
-import type { Gone, Pointing, UndoState } from '@ft/contract/api';
+import type { Gone, Pointing } from '@ft/contract/events';
+import type { UndoState } from '@ft/contract/history';
 import type { StoredEntry } from '../history/storedEntry';
 import { entryJson } from '../history/storedEntry';
 import type { EventStream } from './eventStream';

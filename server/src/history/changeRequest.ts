@@ -1,5 +1,5 @@
 import type * as z from 'zod';
-import { postChangeSchema } from '@ft/contract/api';
+import { postChangeSchema } from '@ft/contract/posts';
 import type { ReadRequest } from '../http/readRequest';
 import { readRequestText } from '../http/readRequest';
 

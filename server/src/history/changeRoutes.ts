@@ -1,6 +1,8 @@
 import type { Request, Response } from 'express';
 import { Router } from 'express';
-import { authorSchema, HISTORY_PAGE, postUndoSchema } from '@ft/contract/api';
+import { authorSchema } from '@ft/contract/author';
+import { HISTORY_PAGE } from '@ft/contract/history';
+import { postUndoSchema } from '@ft/contract/posts';
 import { notFound } from '../http/refusal';
 import { bodyOf, readOrRefuse, textBody, textOf } from '../http/jsonBody';
 import { wantedBy } from '../jobs/jobRoutes';

@@ -1,7 +1,7 @@
 import { bare } from './bareLabel';
 import type { Transaction } from 'sequelize';
 import { Op } from 'sequelize';
-import type { HistoryLine, UndoState } from '@ft/contract/api';
+import type { HistoryLine, UndoState } from '@ft/contract/history';
 import { undoStacks } from '@ft/core/edits/undoStack';
 import type { EntryRow, StackMark } from '../database/models';
 import type { Database } from '../database/openDatabase';

@@ -1,4 +1,4 @@
-import type { EntryMessage, UndoState } from '@ft/contract/api';
+import type { EntryMessage, UndoState } from '@ft/contract/history';
 import type { Entry } from '@ft/core/edits/ledger';
 
 /** A history line as it is stored: edits and what takes them back as text. */

@@ -1,6 +1,6 @@
 import type { ErrorRequestHandler } from 'express';
 import * as z from 'zod';
-import type { ApiError } from '@ft/contract/api';
+import type { ApiError } from '@ft/contract/errors';
 import { shapeProblems } from '@ft/core/formats/shapeProblems';
 import { problemLine } from '@ft/core/words/problemWording';
 import { diskTroubleOf } from '../database/diskTrouble';

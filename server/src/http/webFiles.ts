@@ -1,16 +1,24 @@
-import express, { Router } from 'express';
+import { Router } from 'express';
+import expressStaticGzip from 'express-static-gzip';
 
-/** Angular's hashed file names: main-ABCDEFGH.js, chunk-…, media/…  */
-const HASHED = /-[A-Z0-9]{8}\.[a-z0-9]+$/;
+/** Angular's hashed file names: main-ABCDEFGH.js, chunk-…, media/…, and what the build packed of them. */
+const HASHED = /-[A-Z0-9]{8}\.[a-z0-9]+(\.br)?$/;
 
-/** The built web application; every path without a file ending is its index page. */
+/**
+ * The built web application; every path without a file ending is its index page. Files the build has packed
+ * go out packed to who takes them.
+ */
 export function webFiles(root: string): Router {
   const router = Router();
   router.use(
-    express.static(root, {
-      setHeaders(response, path) {
-        const immutable = HASHED.test(path);
-        response.setHeader('Cache-Control', immutable ? 'public, max-age=31536000, immutable' : 'no-cache');
+    expressStaticGzip(root, {
+      enableBrotli: true,
+      orderPreference: ['br'],
+      serveStatic: {
+        setHeaders(response, path) {
+          const immutable = HASHED.test(path);
+          response.setHeader('Cache-Control', immutable ? 'public, max-age=31536000, immutable' : 'no-cache');
+        },
       },
     }),
   );

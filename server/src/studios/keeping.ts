@@ -1,4 +1,4 @@
-import type { UndoState } from '@ft/contract/api';
+import type { UndoState } from '@ft/contract/history';
 import type { Refusal } from '@ft/core/edits/refusal';
 import type { StoredEntry } from '../history/storedEntry';
 

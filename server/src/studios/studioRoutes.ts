@@ -1,5 +1,5 @@
 import { Router } from 'express';
-import { beginStudioSchema } from '@ft/contract/api';
+import { beginStudioSchema } from '@ft/contract/studios';
 import { ApiFailure, notFound } from '../http/refusal';
 import { bodyOf, textBody, textOf } from '../http/jsonBody';
 import type { ReadDocuments } from '../jobs/readBundleTask';

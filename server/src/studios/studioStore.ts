@@ -1,12 +1,24 @@
 import { StaleWrite } from './staleWrite';
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import { Transaction as Transactions } from 'sequelize';
-import type { StudioSummary } from '@ft/contract/api';
+import { literal, Transaction as Transactions } from 'sequelize';
+import type { StudioSummary } from '@ft/contract/studios';
 import type { Database } from '../database/openDatabase';
 import type { HistoryStore } from '../history/historyStore';
 import type { StoredEntry } from '../history/storedEntry';
 import type { Documents, SessionDocument, Standing, StoredStudio, StudioWrite } from './documents';
+
+/** The scene a stored session opens at: as `firstScene`, without its whole document being read out. */
+const OPENS_AT = literal(
+  `(SELECT json_extract(scene.value, '$.id') FROM json_each(iif(json_valid(document), document, '{}'), '$.scenes') AS scene
+    ORDER BY json_extract(scene.value, '$.archived') IS 1, scene.key LIMIT 1)`,
+);
+
+/** Empty where the session cannot be read: it is listed all the same. */
+const sceneOf = (row: { get(key: 'scene'): unknown }): string => {
+  const scene = row.get('scene');
+  return typeof scene === 'string' ? scene : '';
+};
 
 /** Reads and writes studios. Every write is one transaction: all of it is there afterwards, or none. */
 export class StudioStore {
@@ -22,11 +34,13 @@ export class StudioStore {
         attributes: ['id', 'name', 'revision', 'changedAt'],
         order: [['changedAt', 'DESC']],
       }),
-      sessions.findAll({ attributes: ['studioId', 'id', 'name'], order: ['id'] }),
+      sessions.findAll({ attributes: ['studioId', 'id', 'name', [OPENS_AT, 'scene']], order: ['id'] }),
     ]);
     return rows.map(({ id, name, revision, changedAt }) => ({
       ...{ id, name, revision, changedAt },
-      sessions: parts.filter((row) => row.studioId === id).map((row) => ({ id: row.id, name: row.name })),
+      sessions: parts
+        .filter((row) => row.studioId === id)
+        .map((row) => ({ id: row.id, name: row.name, scene: sceneOf(row) })),
     }));
   }
 

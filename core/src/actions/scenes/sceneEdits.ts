@@ -81,3 +81,29 @@ export function threadInSceneEdits(
   const result = applyChange(studio, edits);
   return result.ok ? [...edits, ...routeEdits(result.value, place, { only: [id] })] : edits;
 }
+
+/** A line of the input list that is to run in a scene, or not to. */
+export interface LineInScene {
+  readonly thread: ThreadId;
+  readonly scene: SceneId;
+  readonly isIn: boolean;
+}
+
+/** As `threadInSceneEdits`, for many at once: each is routed among those before it. */
+export function threadsInScenesEdits(
+  studio: Studio,
+  place: ScenePlace,
+  wanted: readonly LineInScene[],
+): readonly Edit[] {
+  const edits: Edit[] = [];
+  let next = studio;
+  for (const { thread, scene, isIn } of wanted) {
+    const more = threadInSceneEdits(next, { ...place, scene }, thread, isIn);
+    const result = applyChange(next, more);
+    edits.push(...more);
+    // What cannot be is refused with the whole, and told, when the change is made.
+    if (!result.ok) return edits;
+    next = result.value;
+  }
+  return edits;
+}

@@ -91,7 +91,6 @@ function knobEdits(
  * Takes texts over into cells of the input list, as they were typed, pasted or filled: first the lines, then their
  * ways, then the knobs of the preamps they came to. What does not fit is left out and told; the rest is one change.
  */
-
 export function lineCellsEdits(studio: Studio, place: ScenePlace, cells: readonly LineCell[]): CellsEdits {
   const found = findScene(studio, place);
   if (found === undefined) return { edits: [], refused: [] };

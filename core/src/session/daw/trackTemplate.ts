@@ -1,21 +1,29 @@
+import * as z from 'zod';
 import { idFromName } from '../../rig/ids';
+import { nameSchema } from '../../rig/rigSchema';
 import type { Session } from '../sessionSchema';
-import type { Track, TrackKind } from './trackSchema';
+import type { Track } from './trackSchema';
+import { TRACK_KINDS } from './trackSchema';
 
 /** Tracks to be made alike: names counted on, host inputs and outputs ascending. */
-export interface TrackTemplate {
-  readonly count: number;
+export const trackTemplateSchema = z.strictObject({
+  count: z
+    .number()
+    .int('a whole number of tracks')
+    .min(1, 'from 1 to 256 tracks')
+    .max(256, 'from 1 to 256 tracks'),
   /** `#` stands for the number, counted from 1; without it the number is put behind. */
-  readonly name: string;
-  readonly kind: TrackKind;
-  readonly width: number;
+  name: nameSchema,
+  kind: z.enum(TRACK_KINDS),
+  width: z.number().int(),
   /** Host input of the first track; left out for none. */
-  readonly firstInput?: number;
+  firstInput: z.number().int('a whole number').min(1, 'host inputs count from 1').optional(),
   /** Host output of the first track, or nothing. */
-  readonly firstOutput?: number;
+  firstOutput: z.number().int('a whole number').min(1, 'host outputs count from 1').optional(),
   /** Whether each track has outputs of its own, or all go to the first one's. */
-  readonly outputsAscend: boolean;
-}
+  outputsAscend: z.boolean(),
+});
+export type TrackTemplate = Readonly<z.infer<typeof trackTemplateSchema>>;
 
 /** A track with everything where it stands at first. */
 export const plainTrack = (own: Pick<Track, 'id' | 'number' | 'name' | 'kind' | 'width'>): Track => ({

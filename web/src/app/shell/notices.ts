@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { NgbToastModule } from '@ng-bootstrap/ng-bootstrap/toast';
 import { Store } from '@ngrx/store';
 import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
@@ -9,6 +10,7 @@ const SAID_MS = 5000;
 /** What was done, for a moment; what went wrong, until it is dismissed. */
 @Component({
   selector: 'ft-notices',
+  imports: [NgbToastModule],
   template: `
     <div class="trouble" role="alert">
       @for (notice of trouble(); track notice.id) {
@@ -21,7 +23,7 @@ const SAID_MS = 5000;
     </div>
     <div class="said" role="status">
       @for (notice of said(); track notice.id) {
-        <p>{{ notice.text }}</p>
+        <ngb-toast [delay]="saidMs" (hidden)="dismiss(notice.id)">{{ notice.text }}</ngb-toast>
       }
     </div>
   `,
@@ -51,12 +53,8 @@ const SAID_MS = 5000;
       max-width: 26rem;
       pointer-events: none;
     }
-    .said p {
-      padding: 0.45rem 0.7rem;
-      background: var(--ft-raised);
-      border: 1px solid var(--ft-line);
+    ngb-toast {
       border-left: 3px solid var(--ft-good);
-      border-radius: 4px;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -66,19 +64,7 @@ export class Notices {
   private readonly notices = this.store.selectSignal(studioFeature.selectNotices);
   protected readonly trouble = computed(() => this.notices().filter(({ tone }) => tone === 'trouble'));
   protected readonly said = computed(() => this.notices().filter(({ tone }) => tone === 'said'));
-
-  constructor() {
-    effect((onCleanup) => {
-      const timers = this.said().map(({ id }) =>
-        setTimeout(() => {
-          this.dismiss(id);
-        }, SAID_MS),
-      );
-      onCleanup(() => {
-        timers.forEach(clearTimeout);
-      });
-    });
-  }
+  protected readonly saidMs = SAID_MS;
 
   protected dismiss(id: number): void {
     this.store.dispatch(StudioActions.dismissNotice({ id }));

@@ -1,28 +1,21 @@
 import { editSet, editStudioName, fieldRead } from '@ft/core/edits/make';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
 import type { Edit } from '@ft/core/edits/make';
-import { BUFFER_SAMPLES, WORD_LENGTHS_BITS } from '@ft/core/session/sessionSchema';
-import { SAMPLE_RATES_HZ } from '@ft/core/units/sampleRates';
 import { referenceDbuOf } from '@ft/core/units/digitalLevel';
 import { formatLevel } from '@ft/core/units/format';
 import { studioFeature } from '../state/studio.feature';
 import { Changes } from '../state/changes';
-import { typedNumber } from '@ft/core/text/typedNumber';
-
-/** A name that can be changed, and the edit that changes it. */
-interface NameField {
-  readonly what: 'session' | 'scene' | 'studio';
-  readonly label: string;
-  readonly value: string;
-  readonly edit: (value: string, was: string) => Edit;
-}
+import { Field } from '../ui/form/field';
+import { SchemaForm } from '../ui/form/schema-form';
+import type { SessionFacts } from './session-fields';
+import { factsOf, sessionFactsSchema, sessionFields } from './session-fields';
 
 /** The facts of the session in the header, and behind them the fields that change them. */
 @Component({
   selector: 'ft-session-panel',
-  imports: [NgbDropdownModule],
+  imports: [Field, NgbDropdownModule],
   templateUrl: './session-panel.html',
   styleUrl: './session-panel.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -32,14 +25,6 @@ export class SessionPanel {
   private readonly store = inject(Store);
   protected readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   protected readonly found = this.store.selectSignal(studioFeature.selectFound);
-  protected readonly rates = SAMPLE_RATES_HZ;
-  protected readonly words = WORD_LENGTHS_BITS;
-  /** The usual buffers, and the one set where it is another. */
-  protected readonly buffers = computed(() => {
-    const own = this.found()?.session.bufferSamples;
-    return [...new Set([...BUFFER_SAMPLES, ...(own === undefined ? [] : [own])])].sort((a, b) => a - b);
-  });
-
   protected readonly facts = computed(() => {
     const session = this.found()?.session;
     if (session === undefined) return '';
@@ -54,57 +39,54 @@ export class SessionPanel {
     return lineUp === undefined ? '' : `0 dBFS = ${formatLevel(referenceDbuOf(lineUp), 'dBu')}`;
   });
 
-  protected readonly names = computed((): readonly NameField[] => {
+  /** Made once a session, so that what is being typed stays while others change it. */
+  private readonly sessionId = computed(() => this.found()?.session.id);
+  protected readonly form = computed(() => {
+    const session = this.sessionId() && untracked(() => this.found()?.session);
+    return session && new SchemaForm(sessionFields(session), sessionFactsSchema, untracked(this.stored));
+  });
+  private readonly stored = computed((): Readonly<Record<string, unknown>> => {
     const [studio, found] = [this.studio(), this.found()];
-    if (studio === null || found === undefined) return [];
+    if (studio === null || found === undefined) return {};
     const { session, scene } = found;
-    return [
-      {
-        what: 'session',
-        label: 'Session',
-        value: session.name,
-        edit: (value, was) => editSet('session', {}, session.id, { field: 'name', value, was }),
-      },
-      {
-        what: 'scene',
-        label: 'Scene',
-        value: scene.name,
-        edit: (value, was) =>
-          editSet('scene', { session: session.id }, scene.id, { field: 'name', value, was }),
-      },
-      { what: 'studio', label: 'Studio', value: studio.name, edit: editStudioName },
-    ];
+    return { ...factsOf(session), session: session.name, scene: scene.name, studio: studio.name };
   });
 
-  protected setNumber(field: 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples', value: string): void {
-    this.set(field, Number(value), value);
+  constructor() {
+    effect(() => {
+      const [form, stored] = [this.form(), this.stored()];
+      for (const { key } of form?.fields ?? [])
+        if (form?.control(key)?.dirty === false) form.restart({ [key]: stored[key] });
+    });
   }
 
-  protected setHeadroom(text: string): void {
-    const value = typedNumber(text);
-    if (value !== undefined && value >= 0 && value <= 40)
-      this.set('headroomDb', value, `${String(value)} dB`);
-    else {
-      const told = `“${text}” is not room over peaks. Type dB, from 0 to 40.`;
-      this.changes.complain(told);
-    }
+  /** Takes over a field that was left with something else in it; what does not fit stays, and is told there. */
+  protected enter(key: string): void {
+    const control = this.form()?.control(key);
+    control?.markAsTouched();
+    const value = this.form()?.valueAt(key);
+    if (control === undefined || value === undefined) return;
+    control.markAsPristine();
+    const was = this.stored()[key];
+    if (value !== was) this.change(key as keyof SessionFacts, value, was);
   }
 
-  protected rename({ what, value: was, edit }: NameField, typed: string): void {
-    const value = typed.trim();
-    if (value === '' || value === was) return;
-    const edits = [edit(value, was)];
-    this.changes.make(`Rename ${what} to ${value}`, edits);
+  private change(key: keyof SessionFacts, value: unknown, was: unknown): void {
+    const found = this.found();
+    if (found === undefined) return;
+    const [name, nameWas] = [String(value), String(was)];
+    const { session, scene } = found;
+    if (key === 'session') this.rename(key, name, editSet('session', {}, session.id, naming(name, nameWas)));
+    else if (key === 'scene')
+      this.rename(key, name, editSet('scene', { session: session.id }, scene.id, naming(name, nameWas)));
+    else if (key === 'studio') this.rename(key, name, editStudioName(name, nameWas));
+    else if (key === 'dbfs' || key === 'dbu')
+      this.set('lineUp', { ...session.lineUp, [key]: value }, `line-up ${name}`);
+    else this.set(key, value, key === 'headroomDb' ? `${name} dB` : name);
   }
 
-  protected setLineUp(side: 'dbfs' | 'dbu', text: string): void {
-    const lineUp = this.found()?.session.lineUp;
-    const value = typedNumber(text);
-    if (lineUp === undefined) return;
-    if (value === undefined) {
-      const trouble = `“${text}” is not a level. Type a number, such as ${side === 'dbu' ? '4' : '-18'}.`;
-      this.changes.complain(trouble);
-    } else this.set('lineUp', { ...lineUp, [side]: value }, `line-up ${text}`);
+  private rename(what: string, name: string, edit: Edit): void {
+    this.changes.make(`Rename ${what} to ${name}`, [edit]);
   }
 
   private set(
@@ -113,8 +95,10 @@ export class SessionPanel {
     shown: string,
   ): void {
     const session = this.found()?.session;
-    if (session === undefined || session[field] === value) return;
+    if (session === undefined) return;
     const edit = editSet('session', {}, session.id, fieldRead('session', field, value, session[field]));
     this.changes.make(`Session: ${shown}`, [edit]);
   }
 }
+
+const naming = (value: string, was: string) => ({ field: 'name', value, was }) as const;

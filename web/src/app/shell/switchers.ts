@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Router, RouterLink } from '@angular/router';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
-import type { StudioSummary } from '@ft/contract/api';
-import { firstPlace, firstScene } from '@ft/core/session/scenePlace';
+import type { StudioSummary } from '@ft/contract/studios';
+import { firstScene } from '@ft/core/session/scenePlace';
 import { Api, apiErrorOf } from '../state/api.service';
 import { Changes } from '../state/changes';
 import { studioFeature } from '../state/studio.feature';
@@ -98,16 +98,9 @@ export class Switchers {
   }
 
   protected toStudio(id: string): void {
-    this.api.studio(id).subscribe({
-      next: ({ studio }) => {
-        const place = firstPlace(studio);
-        if (place !== undefined)
-          void this.router.navigate(['/studio', id, place.session, place.scene, this.here.at()?.place.path]);
-      },
-      error: (error: unknown) => {
-        this.changes.complain(`This studio could not be opened: ${apiErrorOf(error).message}`);
-      },
-    });
+    const session = this.listed().find((studio) => studio.id === id)?.sessions[0];
+    if (session !== undefined)
+      void this.router.navigate(['/studio', id, session.id, session.scene, this.here.at()?.place.path]);
   }
 
   protected toSession(id: string): void {

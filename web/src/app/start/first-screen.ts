@@ -4,8 +4,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { Router, RouterLink } from '@angular/router';
 import type { Observable } from 'rxjs';
 import { Subscription } from 'rxjs';
-import { firstPlace } from '@ft/core/session/scenePlace';
-import type { StudioSummary } from '@ft/contract/api';
+import type { StudioSummary } from '@ft/contract/studios';
 import { decodeText } from '@ft/core/formats/decodeText';
 import { Api, apiErrorOf } from '../state/api.service';
 import { jobProgress } from '../state/job-progress';
@@ -13,6 +12,9 @@ import { newId } from '../state/new-id';
 import { FileLink } from '../ui/file-link';
 import { BackupsPanel } from './backups-panel';
 import { SetAsidePanel } from './set-aside-panel';
+
+/** A studio with the scenes its sessions open at. */
+type Openable = Pick<StudioSummary, 'id'> & { readonly sessions: readonly { id: string; scene: string }[] };
 
 /** The first screen: the studios on this machine, and the three ways to get one. */
 @Component({
@@ -42,7 +44,7 @@ export class FirstScreen implements OnInit {
   }
 
   protected open(studio: StudioSummary): void {
-    this.enter(studio.id);
+    this.enter(studio);
   }
 
   protected openDemo(): void {
@@ -97,7 +99,7 @@ export class FirstScreen implements OnInit {
 
   private create(what: string, make: (job: string) => Observable<string>, stage = 'track'): void {
     this.run(what, make, (id) => {
-      this.enter(id, stage);
+      this.enterMade(id, stage);
     });
   }
 
@@ -127,13 +129,22 @@ export class FirstScreen implements OnInit {
     );
   }
 
-  /** Opens a studio at its first session and that session's first scene. */
-  private enter(id: string, stage = 'track'): void {
-    this.api.studio(id).subscribe({
-      next: ({ studio }) => {
-        const place = firstPlace(studio);
-        if (place === undefined) this.trouble.set({ message: 'This studio has no session.', problems: [] });
-        else void this.router.navigate(['/studio', id, place.session, place.scene, stage]);
+  /** Opens a studio at its first session and the scene that one opens at. */
+  private enter({ id, sessions: [session] }: Openable, stage = 'track'): void {
+    if (session === undefined || session.scene === '')
+      this.trouble.set({
+        message:
+          'This studio cannot be opened: its first session cannot be read. Health says how to bring it back.',
+        problems: [],
+      });
+    else void this.router.navigate(['/studio', id, session.id, session.scene, stage]);
+  }
+
+  /** As `enter`, for a studio that was made just now: the list may not have come yet. */
+  private enterMade(id: string, stage: string): void {
+    this.api.opensAt(id).subscribe({
+      next: (made) => {
+        this.enter(made, stage);
       },
       error: (error: unknown) => {
         this.fail(error);

@@ -3,34 +3,17 @@ import { HttpClient, HttpErrorResponse } from '@angular/common/http';
 import { Injectable, inject } from '@angular/core';
 import type { Observable } from 'rxjs';
 import { map } from 'rxjs';
-import {
-  entrySchema,
-  errorSchema,
-  historySchema,
-  KEEPING_CODES,
-  madeSchema,
-  studioAtSchema,
-  studioListSchema,
-  undoStateSchema,
-} from '@ft/contract/api';
-import type {
-  ApiError,
-  EntryMessage,
-  HistoryPage,
-  Pointing,
-  StudioAt,
-  StudioSummary,
-  UndoState,
-} from '@ft/contract/api';
+import { errorSchema, KEEPING_CODES } from '@ft/contract/errors';
+import { madeSchema, studioListSchema, studioPlacesSchema } from '@ft/contract/studios';
+import type { ApiError } from '@ft/contract/errors';
+import type { StudioSummary } from '@ft/contract/studios';
+import { firstScene } from '@ft/core/session/scenePlace';
 import { JOB_HEADER, jobStateSchema } from '@ft/contract/jobs';
 import type { JobState } from '@ft/contract/jobs';
 import type { Me, SharingState, TabletRole } from '@ft/contract/sharing';
 import { meSchema, sharingSchema } from '@ft/contract/sharing';
 import { backupContentSchema, backupsSchema, statusSchema } from '@ft/contract/status';
 import type { BackupContent, Backups, Status } from '@ft/contract/status';
-import type { Change } from '@ft/core/edits/change';
-import { newId } from './new-id';
-import type { ScenePlace } from '@ft/core/session/scenePlace';
 
 /** What the server said no with, or that it could not be reached. */
 export interface Failure extends ApiError {
@@ -63,12 +46,6 @@ export function apiErrorOf(error: unknown): Failure {
   };
 }
 
-/** Which studio is meant: its id, and which one of that id. */
-export interface StudioRef {
-  readonly id: string;
-  readonly incarnation: string;
-}
-
 /** The HTTP contract, each answer checked against it. */
 @Injectable({ providedIn: 'root' })
 export class Api {
@@ -76,6 +53,20 @@ export class Api {
 
   studios(): Observable<readonly StudioSummary[]> {
     return this.http.get('/api/studios').pipe(map((body) => studioListSchema.parse(body).studios));
+  }
+
+  /** Where a studio that was made just now is opened: its first session, and the first scene not put away. */
+  opensAt(id: string): Observable<Pick<StudioSummary, 'id'> & { sessions: { id: string; scene: string }[] }> {
+    return this.http.get(`/api/studios/${id}`).pipe(
+      map((body) => {
+        const { studio } = studioPlacesSchema.parse(body);
+        const sessions = studio.sessions.flatMap((session) => {
+          const place = firstScene(session);
+          return place === undefined ? [] : [{ id: place.session, scene: place.scene }];
+        });
+        return { id: studio.id, sessions };
+      }),
+    );
   }
 
   begin(name: string): Observable<string> {
@@ -96,37 +87,6 @@ export class Api {
 
   removeStudio(id: string): Observable<unknown> {
     return this.http.delete(`/api/studios/${id}`);
-  }
-
-  studio(id: string): Observable<StudioAt> {
-    return this.http.get(`/api/studios/${id}`).pipe(map((body) => studioAtSchema.parse(body)));
-  }
-
-  change({ id, incarnation }: StudioRef, author: string, change: Change): Observable<EntryMessage> {
-    return this.http
-      .post(`/api/studios/${id}/changes`, { author, incarnation, change })
-      .pipe(map((body) => entrySchema.parse(body)));
-  }
-
-  undo({ id, incarnation }: StudioRef, author: string, revision?: number): Observable<EntryMessage> {
-    const body = { author, incarnation, change: newId(), ...(revision !== undefined && { revision }) };
-    return this.http.post(`/api/studios/${id}/undo`, body).pipe(map((answer) => entrySchema.parse(answer)));
-  }
-
-  redo({ id, incarnation }: StudioRef, author: string): Observable<EntryMessage> {
-    const body = { author, incarnation, change: newId() };
-    return this.http.post(`/api/studios/${id}/redo`, body).pipe(map((answer) => entrySchema.parse(answer)));
-  }
-
-  /** Tells the other windows of a studio what is selected here. */
-  point(studioId: string, pointing: Pointing): Observable<unknown> {
-    return this.http.put(`/api/studios/${studioId}/pointing`, pointing);
-  }
-
-  undoState(id: string, author: string): Observable<UndoState> {
-    return this.http
-      .get(`/api/studios/${id}/undo-state`, { params: { author } })
-      .pipe(map((body) => undoStateSchema.parse(body)));
   }
 
   /** Which tablet this is; null on the computer the program runs on. */
@@ -158,14 +118,6 @@ export class Api {
 
   revokeTablet(id: string): Observable<SharingState> {
     return this.http.delete(`/api/sharing/tablets/${id}`).pipe(map((body) => sharingSchema.parse(body)));
-  }
-
-  /** A page of the history before a revision, newest first. */
-  history(id: string, author: string, before?: number): Observable<HistoryPage> {
-    const params = { author, ...(before !== undefined && { before }) };
-    return this.http
-      .get(`/api/studios/${id}/history`, { params })
-      .pipe(map((body) => historySchema.parse(body)));
   }
 
   status(): Observable<Status> {
@@ -216,7 +168,3 @@ export class Api {
 
 const headersOf = (job: string | undefined): Record<string, string> =>
   job === undefined ? {} : { [JOB_HEADER]: job };
-
-/** Where a browser downloads a sheet from. */
-export const sheetAddress = (studioId: string, place: ScenePlace, sheet: string): string =>
-  `/api/studios/${studioId}/sessions/${place.session}/scenes/${place.scene}/${sheet}`;

@@ -4,7 +4,7 @@ import { concatLatestFrom } from '@ngrx/operators';
 import { Store } from '@ngrx/store';
 import { catchError, debounceTime, EMPTY, filter, map, switchMap } from 'rxjs';
 import type { EntityRef } from '@ft/core/session/entityRef';
-import { Api } from './api.service';
+import { StudioApi } from './studio-api.service';
 import { PlanActions, planFeature } from './plan.feature';
 import { StudioActions } from './studio.actions';
 import { studioFeature } from './studio.feature';
@@ -15,7 +15,7 @@ const STAYS_MS = 60;
 
 /** Tells what is selected here to the other windows, where this one shares its selection. */
 export const tellSelection = createEffect(
-  (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
+  (actions$ = inject(Actions), store = inject(Store), api = inject(StudioApi)) => {
     return actions$.pipe(
       ofType(
         PlanActions.select,

@@ -23,8 +23,9 @@ import {
   timer,
 } from 'rxjs';
 import type { Change } from '@ft/core/edits/change';
-import type { StudioRef } from './api.service';
-import { Api, apiErrorOf } from './api.service';
+import type { StudioRef } from './studio-api.service';
+import { apiErrorOf } from './api.service';
+import { StudioApi } from './studio-api.service';
 import { authorId } from './author';
 import { DraftActions } from './draft.feature';
 import { pauseMs } from './pause';
@@ -39,7 +40,7 @@ import { studioFeature } from './studio.feature';
  */
 export const sendPending = createEffect(
   // eslint-disable-next-line max-lines-per-function -- one pipe from the queue to the answer
-  (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
+  (actions$ = inject(Actions), store = inject(Store), api = inject(StudioApi)) => {
     const drafts = store.selectSignal(studioFeature.selectDrafts);
     const isBack = actions$.pipe(
       ofType(StudioActions.connection),

@@ -1,7 +1,9 @@
 import { Observable } from 'rxjs';
-import { entrySchema, goneSchema, pointingSchema, presenceSchema } from '@ft/contract/api';
-import type { EntryMessage, Gone, Pointing } from '@ft/contract/api';
-import type { StudioRef } from './api.service';
+import { goneSchema, pointingSchema, presenceSchema } from '@ft/contract/events';
+import { entrySchema } from '@ft/contract/history';
+import type { Gone, Pointing } from '@ft/contract/events';
+import type { EntryMessage } from '@ft/contract/history';
+import type { StudioRef } from './studio-api.service';
 import { pauseMs } from './pause';
 
 export type StudioEvent =

@@ -1,5 +1,7 @@
 import { createActionGroup, emptyProps, props } from '@ngrx/store';
-import type { EntryMessage, Gone, Pointing, StudioAt, UndoState } from '@ft/contract/api';
+import type { Gone, Pointing } from '@ft/contract/events';
+import type { EntryMessage, UndoState } from '@ft/contract/history';
+import type { StudioAt } from '@ft/contract/studioAt';
 import type { Change } from '@ft/core/edits/change';
 import type { Edit } from '@ft/core/edits/make';
 import type { ScenePlace } from '@ft/core/session/scenePlace';

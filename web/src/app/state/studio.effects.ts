@@ -25,7 +25,8 @@ import { shapeProblems } from '@ft/core/formats/shapeProblems';
 import { withFollowers } from '@ft/core/actions/scenes/followers';
 import { problemSentence } from '@ft/core/words/problemWording';
 import { refusalSentence } from '@ft/core/words/refusalWording';
-import { Api, apiErrorOf } from './api.service';
+import { apiErrorOf } from './api.service';
+import { StudioApi } from './studio-api.service';
 import { authorId } from './author';
 import { DraftActions } from './draft.feature';
 import { newId } from './new-id';
@@ -35,7 +36,7 @@ import { StudioActions } from './studio.actions';
 import { studioEvents } from './studio-events';
 import { studioFeature } from './studio.feature';
 
-const loaded = (api: Api, studioId: string): Observable<Action> =>
+const loaded = (api: StudioApi, studioId: string): Observable<Action> =>
   api.studio(studioId).pipe(
     map((at) => StudioActions.opened({ studioId, at, kept: keptPending(studioId, at.incarnation) })),
     catchError((error: unknown) => of(StudioActions.openFailed({ message: apiErrorOf(error).message }))),
@@ -43,7 +44,7 @@ const loaded = (api: Api, studioId: string): Observable<Action> =>
 
 /** Loads a studio when another one is opened than the one that is there; closing it forgets it. */
 export const openStudio = createEffect(
-  (actions$ = inject(Actions), api = inject(Api)) => {
+  (actions$ = inject(Actions), api = inject(StudioApi)) => {
     return actions$.pipe(
       ofType(StudioActions.open, StudioActions.close),
       map((action) => ('studioId' in action ? action.studioId : null)),
@@ -55,7 +56,7 @@ export const openStudio = createEffect(
 );
 
 /** As `loaded`, for a studio that is shown already: what keeps it from coming is waited out, unless it is gone. */
-const loadedAgain = (api: Api, studioId: string, attempt = 1): Observable<Action> =>
+const loadedAgain = (api: StudioApi, studioId: string, attempt = 1): Observable<Action> =>
   api.studio(studioId).pipe(
     map((at): Action => StudioActions.opened({ studioId, at, kept: keptPending(studioId, at.incarnation) })),
     catchError((error: unknown) =>
@@ -67,7 +68,7 @@ const loadedAgain = (api: Api, studioId: string, attempt = 1): Observable<Action
 
 /** Loads the studio anew: because somebody asked, or because what is here does not fit what came. */
 export const reloadStudio = createEffect(
-  (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
+  (actions$ = inject(Actions), store = inject(Store), api = inject(StudioApi)) => {
     const outOfStep = store.select(studioFeature.selectOutOfStep).pipe(filter((is) => is));
     return merge(actions$.pipe(ofType(StudioActions.reload)), outOfStep).pipe(
       concatLatestFrom(() => store.select(studioFeature.selectStudioId)),

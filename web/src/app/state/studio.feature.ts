@@ -1,11 +1,12 @@
 import { createFeature, createReducer, createSelector, on } from '@ngrx/store';
-import type { EntryMessage, Gone, UndoState } from '@ft/contract/api';
+import type { Gone } from '@ft/contract/events';
+import type { EntryMessage, UndoState } from '@ft/contract/history';
 import type { Change } from '@ft/core/edits/change';
 import type { Replica } from '@ft/core/edits/replica';
 import { propose, receive, replicaOf, withdraw } from '@ft/core/edits/replica';
 import { findScene } from '@ft/core/session/scenePlace';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
-import type { StudioRef } from './api.service';
+import type { StudioRef } from './studio-api.service';
 import type { Draft } from './draft.feature';
 import { StudioActions } from './studio.actions';
 

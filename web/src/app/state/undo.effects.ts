@@ -5,9 +5,10 @@ import type { Action } from '@ngrx/store';
 import { Store } from '@ngrx/store';
 import type { Observable } from 'rxjs';
 import { catchError, EMPTY, exhaustMap, from, map, mergeMap, of, switchMap } from 'rxjs';
-import type { EntryMessage } from '@ft/contract/api';
-import type { StudioRef } from './api.service';
-import { Api, apiErrorOf } from './api.service';
+import type { EntryMessage } from '@ft/contract/history';
+import type { StudioRef } from './studio-api.service';
+import { apiErrorOf } from './api.service';
+import { StudioApi } from './studio-api.service';
 import { authorId } from './author';
 import { StudioActions } from './studio.actions';
 import { studioFeature } from './studio.feature';
@@ -16,7 +17,7 @@ type UndoCall = (ref: StudioRef) => Observable<EntryMessage>;
 
 /** Undo and redo are the server's: it holds the history. What happened is said in words. */
 export const undoRedo = createEffect(
-  (actions$ = inject(Actions), store = inject(Store), api = inject(Api)) => {
+  (actions$ = inject(Actions), store = inject(Store), api = inject(StudioApi)) => {
     return actions$.pipe(
       ofType(StudioActions.undo, StudioActions.redo),
       concatLatestFrom(() => store.select(studioFeature.selectRef)),
@@ -45,7 +46,7 @@ export const undoRedo = createEffect(
 
 /** Asks what undo and redo would take back when a studio is opened; from then on own changes tell. */
 export const askUndoState = createEffect(
-  (actions$ = inject(Actions), api = inject(Api)) => {
+  (actions$ = inject(Actions), api = inject(StudioApi)) => {
     return actions$.pipe(
       ofType(StudioActions.opened),
       switchMap(({ studioId }) =>

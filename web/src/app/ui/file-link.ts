@@ -2,6 +2,7 @@ import { HttpErrorResponse, HttpResponse } from '@angular/common/http';
 import type { OnDestroy } from '@angular/core';
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
 import { Subscription } from 'rxjs';
+import { Progress } from './progress';
 import { saveBlob } from './save-text';
 import { Api, apiErrorOf } from '../state/api.service';
 import { jobProgress } from '../state/job-progress';
@@ -15,10 +16,10 @@ const NAME = /filename="?([^";]+)"?/;
  */
 @Component({
   selector: 'ft-file-link',
+  imports: [Progress],
   template: `
     @if (under()) {
-      <span class="quiet" role="status">{{ step() }}</span>
-      <button type="button" (click)="cancel()">Cancel</button>
+      <ft-progress [step]="step()" (cancelled)="cancel()" />
     } @else {
       <button type="button" (click)="start()"><ng-content /></button>
     }

@@ -25,6 +25,9 @@ import { rigLoss } from '@ft/core/actions/rig/rigLoss';
 import type { WireEnd, WireLine } from '@ft/core/views/rig/rigView';
 import { wireEnds, wireLines } from '@ft/core/views/rig/rigView';
 import type { SettingCell } from '@ft/core/views/settingCells';
+import type { CellsEdits } from '@ft/core/actions/cellsEdits';
+import type { WireCell } from '@ft/core/actions/rig/wireCells';
+import { wireCellsEdits } from '@ft/core/actions/rig/wireCells';
 import type { WirePreview, WireWish } from '@ft/core/actions/rig/wirePreview';
 import { rowNames, wirePreview } from '@ft/core/actions/rig/wirePreview';
 import type { DeviceId, LaneId } from '@ft/core/rig/ids';
@@ -46,6 +49,8 @@ export interface RigChange {
 export interface RigAnswers {
   typeForms(): readonly TypeForm[];
   wires(): readonly WireLine[];
+  /** Texts for the ends of wires: typed, pasted, filled down. */
+  wireCells(cells: readonly WireCell[]): CellsEdits;
   wireEnds(direction: 'in' | 'out', text: string): readonly WireEnd[];
   rowNames(direction: 'in' | 'out'): readonly string[];
   wirePreview(wish: WireWish): WirePreview;
@@ -73,6 +78,7 @@ export function createRigAnswers(there: () => WorkerState): RigAnswers {
   return {
     typeForms,
     wires: () => wireLines(there().context),
+    wireCells: (cells) => wireCellsEdits(there().context, cells),
     wireEnds: (direction, text) => wireEnds(there().context, direction, text),
     rowNames: (direction) => rowNames(there().context, direction),
     wirePreview: (wish) => wirePreview(there().context, wish),

@@ -3,10 +3,9 @@ import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
 import { compareScenes } from '@ft/core/views/scenes/compareScenes';
 import type { SceneComparison } from '@ft/core/views/scenes/comparison';
-import type { NewScene, SceneStart } from '@ft/core/actions/scenes/sceneEdits';
-import { newSceneEdits, threadInSceneEdits } from '@ft/core/actions/scenes/sceneEdits';
+import type { LineInScene, NewScene, SceneStart } from '@ft/core/actions/scenes/sceneEdits';
+import { newSceneEdits, threadsInScenesEdits } from '@ft/core/actions/scenes/sceneEdits';
 import { ALL_NORMALS, floorScene } from '@ft/core/repatch/floorScene';
-import type { SceneId, ThreadId } from '@ft/core/rig/ids';
 import type { Scene, Session } from '@ft/core/session/sessionSchema';
 import type { WorkerState } from './worker-state';
 
@@ -16,7 +15,7 @@ export type Side = ScenePlace | 'floor' | 'all-normals';
 /** What the screens of the scenes may ask. */
 export interface SceneAnswers {
   newScene(name: string, start: SceneStart): NewScene | undefined;
-  threadInScene(thread: ThreadId, scene: SceneId, isIn: boolean): readonly Edit[];
+  linesInScenes(wanted: readonly LineInScene[]): readonly Edit[];
   compare(left: Side, right: Side): SceneComparison | undefined;
 }
 
@@ -33,8 +32,7 @@ export function createSceneAnswers(there: () => WorkerState): SceneAnswers {
   };
   return {
     newScene: (name, start) => newSceneEdits(there().studio, there().place, name, start),
-    threadInScene: (thread, scene, isIn) =>
-      threadInSceneEdits(there().studio, { ...there().place, scene }, thread, isIn),
+    linesInScenes: (wanted) => threadsInScenesEdits(there().studio, there().place, wanted),
     compare(left, right) {
       const [a, b] = [sideOf(left, right), sideOf(right, left)];
       return a && b && compareScenes(there().studio.rig, a, b);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { PatchLine } from '@ft/core/views/bay/patchList';
-import { sheetAddress } from '../../state/api.service';
+import { sheetAddress } from '../../state/studio-api.service';
 import { PlanActions, planFeature } from '../../state/plan.feature';
 import { studioFeature } from '../../state/studio.feature';
 import { FileLink } from '../../ui/file-link';

@@ -2,9 +2,10 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { EMPTY } from 'rxjs';
-import type { HistoryLine } from '@ft/contract/api';
+import type { HistoryLine } from '@ft/contract/history';
 import { answered } from '../../state/answered';
-import { Api, apiErrorOf } from '../../state/api.service';
+import { apiErrorOf } from '../../state/api.service';
+import { StudioApi } from '../../state/studio-api.service';
 import { authorId } from '../../state/author';
 import { Changes } from '../../state/changes';
 import { StudioActions } from '../../state/studio.actions';
@@ -89,7 +90,7 @@ import { PartPage } from '../../shell/part';
 export class HistoryPage {
   private readonly changes = inject(Changes);
   private readonly store = inject(Store);
-  private readonly api = inject(Api);
+  private readonly api = inject(StudioApi);
   private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
   /** Older pages that were asked for. They do not change any more. */
   private readonly past = signal<readonly HistoryLine[]>([]);

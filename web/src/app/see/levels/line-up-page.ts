@@ -1,71 +1,83 @@
-import { editAdd, editRemove, editSet } from '@ft/core/edits/make';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { readingCell } from '@ft/core/actions/levels/readingCell';
+import { refuse } from '@ft/core/text/cellReading';
+import { formatNumber } from '@ft/core/units/format';
 import type { LineUpRow } from '@ft/core/views/levels/lineUpSheet';
-import { formatGain, formatLevel } from '@ft/core/units/format';
-import { typedNumber } from '@ft/core/text/typedNumber';
-import { sheetAddress } from '../../state/api.service';
+import { PartPage } from '../../shell/part';
 import { asked } from '../../state/asked';
 import { studioFeature } from '../../state/studio.feature';
-import { FileLink } from '../../ui/file-link';
-import { Changes } from '../../state/changes';
+import { sheetAddress } from '../../state/studio-api.service';
 import { AnswerState } from '../../ui/answer';
-import { PartPage } from '../../shell/part';
-
-const KINDS: Readonly<Record<LineUpRow['kind'], string>> = {
-  output: 'Outputs: send from the DAW, read at the connector',
-  input: 'Inputs: send into the connector, read in the DAW',
-  console: 'Consoles and summing: send into the connector, read at the direct out or the bus',
-};
+import { FileLink } from '../../ui/file-link';
+import type { TakingColumn } from '../../ui/sheet/cell-takers';
+import { CellTakers } from '../../ui/sheet/cell-takers';
+import { ColumnMenu } from '../../ui/sheet/column-menu';
+import { Sheet } from '../../ui/sheet/sheet';
+import { inTurn, LINE_UP_COLUMNS, LINE_UP_ERROR } from './line-up-columns';
 
 /** The tones to send, what to expect, what was read, and the error. */
 @Component({
   selector: 'ft-line-up-page',
-  imports: [PartPage, AnswerState, FileLink],
-  templateUrl: './line-up-page.html',
-  styleUrl: './stacked.scss',
+  imports: [AnswerState, ColumnMenu, FileLink, PartPage, Sheet],
+  template: `
+    <ft-part of="levels/line-up">
+      <ng-container ngProjectAs="[tools]">
+        <ft-file-link [address]="address()">Print (PDF)</ft-file-link>
+        @if (sheet(); as it) {
+          <ft-column-menu [layout]="it.layout" />
+        }
+      </ng-container>
+      <p class="caution">
+        <span class="warning">◆</span> Turn monitors and phones down before a tone goes out. Send
+        <span class="num">1 kHz</span>, one channel after the other, with nothing else connected. Type what
+        was read; an error over <span class="num">0.2 dB</span> is marked.
+      </p>
+      <ft-answer [of]="told" what="the line-up" />
+      @if (rows()?.length === 0) {
+        <p class="empty">The rig has no converter or summing mixer to line up.</p>
+      } @else if (rows(); as all) {
+        <ft-sheet name="Line-up" [rows]="all" [columns]="columns" [edits]="edits" [rowId]="rowId" />
+      }
+    </ft-part>
+  `,
+  styles: `
+    .caution {
+      margin: 0.3rem 0.6rem;
+    }
+  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class LineUpPage {
-  private readonly changes = inject(Changes);
   private readonly store = inject(Store);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
-  protected readonly rows = asked((api) => api.lineUp());
-  protected readonly groups = computed(() =>
-    (Object.keys(KINDS) as LineUpRow['kind'][])
-      .map((kind) => ({ title: KINDS[kind], rows: (this.rows() ?? []).filter((row) => row.kind === kind) }))
-      .filter(({ rows }) => rows.length > 0),
-  );
-  protected readonly level = formatLevel;
-  protected readonly gain = formatGain;
+  protected readonly sheet = viewChild<Sheet<LineUpRow>>(Sheet);
+  protected readonly told = asked((api) => api.lineUp());
+  /** Outputs first: what is sent into an input comes from one. */
+  protected readonly rows = computed(() => this.told() && [...(this.told() ?? [])].sort(inTurn));
+  protected readonly rowId = ({ station }: LineUpRow): string => `line-up:${station}`;
 
-  protected address(): string {
+  protected readonly columns: readonly TakingColumn<LineUpRow>[] = [
+    ...LINE_UP_COLUMNS,
+    {
+      ...{ id: 'read', title: 'Read', widthPx: 80, editor: 'figure', isFigure: true },
+      hint: 'In the unit of what is expected',
+      text: ({ read }) => (read === undefined ? '' : formatNumber(read)),
+      take: (row, text) => {
+        const session = this.place()?.session;
+        return session === undefined ? refuse('No session is open.') : readingCell(session, row, text);
+      },
+    },
+    LINE_UP_ERROR,
+  ];
+  protected readonly edits = new CellTakers<LineUpRow>(() => this.columns, {
+    one: ({ name }) => `Line-up: ${name}`,
+    many: 'Line-up',
+  });
+
+  protected readonly address = computed(() => {
     const [studioId, place] = [this.studioId(), this.place()];
     return studioId === null || place === null ? '' : sheetAddress(studioId, place, 'line-up.pdf');
-  }
-
-  /** Keeps what was read; an emptied field takes the reading back. */
-  protected enter(row: LineUpRow, field: HTMLInputElement): void {
-    const session = this.place()?.session;
-    const text = field.value.trim();
-    const value = typedNumber(text);
-    if (text !== '' && (value === undefined || value < -150 || value > 60)) {
-      const told = `“${text}” is not a level. Type what the meter shows, in ${row.expectUnit}.`;
-      this.changes.complain(told);
-      return;
-    }
-    const label = `Line-up: ${row.name} read ${text === '' ? 'again' : text}`;
-    if (session === undefined) return;
-    const [place, id, was] = [{ session }, row.station, row.read];
-    const edits =
-      was === undefined
-        ? value === undefined
-          ? []
-          : [editAdd('reading', place, { id, level: value })]
-        : value === undefined
-          ? [editRemove('reading', place, id)]
-          : [editSet('reading', place, id, { field: 'level', value, was })];
-    if (edits.length > 0) this.changes.make(label, edits);
-  }
+  });
 }

@@ -1,3 +1,4 @@
+import { moveItemInArray } from '@angular/cdk/drag-drop';
 import { editSet, fieldRead } from '@ft/core/edits/make';
 import { DecimalPipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
@@ -12,6 +13,9 @@ import { studioFeature } from '../../state/studio.feature';
 import { StatusMark } from '../../stages/track/input-list/status-mark';
 import { SceneRouter } from '../../workers/scene-router.service';
 import { Changes } from '../../state/changes';
+import type { OrderMove } from '../../ui/order-list';
+import { OrderList } from '../../ui/order-list';
+import { Progress } from '../../ui/progress';
 import { AnswerState } from '../../ui/answer';
 import { PartPage } from '../../shell/part';
 
@@ -28,7 +32,7 @@ const PREFERENCE_WORDS: Readonly<Record<Preference, string>> = {
 /** How the router decides: what it prefers, why each thread goes its way, and what else there would be. */
 @Component({
   selector: 'ft-routing-page',
-  imports: [PartPage, AnswerState, DecimalPipe, StatusMark],
+  imports: [OrderList, Progress, PartPage, AnswerState, DecimalPipe, StatusMark],
   templateUrl: './routing-page.html',
   styleUrl: './routing-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -40,10 +44,12 @@ export class RoutingPage {
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
   private readonly strip = this.store.selectSignal(planFeature.selectStrip);
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
-  protected readonly words = PREFERENCE_WORDS;
   protected readonly planned = computed(() => this.plan() !== null);
   protected readonly rows = computed(() => this.plan()?.rows ?? []);
   protected readonly order = computed(() => this.found()?.session.routing ?? PREFERENCE_ORDER);
+  protected readonly preferences = computed(() =>
+    this.order().map((id) => ({ id, name: PREFERENCE_WORDS[id] })),
+  );
   private readonly chosen = signal<ThreadId | undefined>(undefined);
   protected readonly thread = computed(
     () => this.chosen() ?? this.strip()?.thread ?? this.rows()[0]?.thread.id,
@@ -55,16 +61,16 @@ export class RoutingPage {
     this.store.dispatch(PlanActions.select({ ref: { kind: 'thread', id } }));
   }
 
-  /** Moves a preference up or down by one. */
-  protected move(preference: Preference, by: 1 | -1): void {
+  /** Gives a preference another place among the others. */
+  protected move({ from, to }: OrderMove): void {
     const [session, was] = [this.found()?.session, this.order()];
-    const at = was.indexOf(preference);
-    const other = was[at + by];
-    if (session === undefined || other === undefined) return;
-    const value = was.map((each) => (each === preference ? other : each === other ? preference : each));
+    const [moved, other] = [was[from], was[to]];
+    if (session === undefined || moved === undefined || other === undefined) return;
+    const value = [...was];
+    moveItemInArray(value, from, to);
     const edit = editSet('session', {}, session.id, { field: 'routing', value, was });
-    const label = `Routing: ${PREFERENCE_WORDS[preference]} ${by < 0 ? 'before' : 'after'} ${PREFERENCE_WORDS[other]}`;
-    this.changes.make(label, [edit]);
+    const words = `${PREFERENCE_WORDS[moved]} ${to < from ? 'before' : 'after'} ${PREFERENCE_WORDS[other]}`;
+    this.changes.make(`Routing: ${words}`, [edit]);
   }
 
   /** Pins the thread to another unit; the router does the rest. */

@@ -2,10 +2,13 @@ import type { FieldChange } from '@ft/core/edits/make';
 import { editSet } from '@ft/core/edits/make';
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { SceneStart } from '@ft/core/actions/scenes/sceneEdits';
+import type { LineInScene, SceneStart } from '@ft/core/actions/scenes/sceneEdits';
 import type { SceneId } from '@ft/core/rig/ids';
 import type { Scene, Thread } from '@ft/core/session/sessionSchema';
+import { threadName } from '@ft/core/session/threadName';
+import { cellsLabel } from '../../state/enter-cells';
 import { studioFeature } from '../../state/studio.feature';
+import type { SheetEntry, SheetWay } from '../../ui/sheet/sheet-column';
 import { Changes } from '../../state/changes';
 
 /** Turns what a person does with scenes into changes. */
@@ -55,10 +58,20 @@ export class SceneChanges {
     this.set(scene, { field: 'archived', value: isAway ? true : null, was }, label);
   }
 
-  /** Brings a thread into a scene, or takes it out. */
-  async include(thread: Thread, name: string, scene: Scene, isIn: boolean): Promise<void> {
-    const label = isIn ? `${name} into ${scene.name}` : `${name} out of ${scene.name}`;
-    await this.changes.work(label, (api) => api.threadInScene(thread.id, scene.id, isIn));
+  /** Brings lines into scenes, and takes them out. */
+  async include(
+    wanted: readonly LineInScene[],
+    entries: readonly SheetEntry<Thread>[],
+    way: SheetWay,
+  ): Promise<void> {
+    const [first] = entries;
+    if (first === undefined || wanted.length === 0) return;
+    const [name, scene] = [threadName(first.row), first.column.title];
+    const label =
+      wanted.length === 1
+        ? `${name} ${wanted[0]?.isIn === true ? 'into' : 'out of'} ${scene}`
+        : `Lines by scene: ${cellsLabel(wanted.length, way)}`;
+    await this.changes.work(label, (api) => api.linesInScenes(wanted));
   }
 
   private set(scene: Scene, change: FieldChange<'scene'>, label: string): void {

@@ -1,14 +1,20 @@
-import type { DeviceId, PerformerId, SessionId } from '@ft/core/rig/ids';
-import type { Edit, FieldChange } from '@ft/core/edits/make';
+import type { PerformerId, SessionId } from '@ft/core/rig/ids';
+import type { Edit } from '@ft/core/edits/make';
 import { editAdd, editRemove, editSet, fieldRead } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { formatMs, formatSamples } from '@ft/core/units/format';
+import { formatMs, formatNumber, formatSamples } from '@ft/core/units/format';
 import { idFromName } from '@ft/core/rig/ids';
 import type { Performer } from '@ft/core/session/performerSchema';
 import { USUAL_CUE_LIMIT_MS } from '@ft/core/session/performerSchema';
 import { HEARING_TABLES } from '@ft/core/units/hearing';
-import { typedNumber } from '@ft/core/text/typedNumber';
+import type { PerformerField } from '@ft/core/actions/time/performerCell';
+import { performerCell } from '@ft/core/actions/time/performerCell';
+import { refuse } from '@ft/core/text/cellReading';
+import type { TakingColumn } from '../../ui/sheet/cell-takers';
+import { CellTakers } from '../../ui/sheet/cell-takers';
+import { Reached } from '../../ui/sheet/reached';
+import { Sheet } from '../../ui/sheet/sheet';
 import { asked } from '../../state/asked';
 import { studioFeature } from '../../state/studio.feature';
 import { Changes } from '../../state/changes';
@@ -18,7 +24,7 @@ import { PartPage } from '../../shell/part';
 /** Hardware inserts, performers and loudspeakers: how late each is, and what is allowed. */
 @Component({
   selector: 'ft-delays-page',
-  imports: [PartPage, AnswerState],
+  imports: [PartPage, AnswerState, Sheet],
   templateUrl: './delays-page.html',
   styleUrl: '../levels/stacked.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -44,9 +50,48 @@ export class DelaysPage {
   protected readonly ms = formatMs;
   protected readonly samples = formatSamples;
 
-  protected heard(performer: Performer) {
-    return this.time()?.performers.filter((each) => each.performer === performer.id) ?? [];
-  }
+  protected readonly rowId = ({ id }: Performer): string => `performer:${id}`;
+  protected readonly reached = new Reached(this.performers, this.rowId);
+
+  protected readonly columns: readonly TakingColumn<Performer>[] = [
+    { id: 'name', title: 'Performer', widthPx: 180, text: ({ name }) => name },
+    this.typed('headphones', {
+      ...{ title: 'Headphones', widthPx: 190, editor: 'choice' },
+      text: ({ headphones }) => this.headphones().find(({ id }) => id === headphones)?.name ?? '',
+      choices: () => this.headphones().map(({ name }) => name),
+    }),
+    {
+      ...{ id: 'line', title: 'Own line', widthPx: 200 },
+      text: (performer) =>
+        this.heard(performer)
+          .map(({ line }) => line)
+          .join('; '),
+    },
+    {
+      ...{ id: 'late', title: 'Late', widthPx: 120, isFigure: true },
+      text: (performer) =>
+        this.heard(performer)
+          .map(({ isLate, delayMs }) => `${isLate ? '◆ ' : ''}${formatMs(delayMs)}`)
+          .join('; '),
+    },
+    this.typed('cueLimitMs', {
+      ...{ title: 'Limit', unit: 'ms', widthPx: 70, editor: 'figure', isFigure: true, isRequired: true },
+      text: ({ cueLimitMs }) => formatNumber(cueLimitMs),
+    }),
+    this.typed('hoursADay', {
+      ...{ title: 'Hours a day', widthPx: 70, editor: 'figure', isFigure: true },
+      text: ({ hoursADay }) => (hoursADay === undefined ? '' : formatNumber(hoursADay)),
+    }),
+  ];
+  protected readonly edits = new CellTakers<Performer>(
+    () => this.columns,
+    { one: ({ name }) => `Cues: ${name}`, many: 'Cues' },
+    {
+      remove: ({ id, name }) => {
+        this.change(`Cues: ${name} taken off`, (session) => editRemove('performer', { session }, id));
+      },
+    },
+  );
 
   protected add(name: string): void {
     if (name === '') return;
@@ -54,36 +99,6 @@ export class DelaysPage {
     const id = idFromName(name, taken, 'performer') as PerformerId;
     const item = { id, name, cueLimitMs: USUAL_CUE_LIMIT_MS };
     this.change(`Cues: ${name}`, (session) => editAdd('performer', { session }, item));
-  }
-
-  protected remove({ id, name }: Performer): void {
-    this.change(`Cues: ${name} taken off`, (session) => editRemove('performer', { session }, id));
-  }
-
-  protected wear(performer: Performer, device: string): void {
-    const value = device === '' ? null : (device as DeviceId);
-    this.set(performer, { field: 'headphones', value, was: performer.headphones ?? null }, 'headphones');
-  }
-
-  protected limit(performer: Performer, field: HTMLInputElement): void {
-    const value = this.figure(field, 0.1, 500, 'ms');
-    if (value !== undefined)
-      this.set(
-        performer,
-        { field: 'cueLimitMs', value, was: performer.cueLimitMs },
-        `limit ${String(value)} ms`,
-      );
-  }
-
-  protected hours(performer: Performer, field: HTMLInputElement): void {
-    const was = performer.hoursADay ?? null;
-    if (field.value.trim() === '') {
-      this.set(performer, { field: 'hoursADay', value: null, was }, 'hours left open');
-      return;
-    }
-    const value = this.figure(field, 0, 24, 'hours');
-    if (value !== undefined)
-      this.set(performer, { field: 'hoursADay', value, was }, `${String(value)} h a day`);
   }
 
   protected setTable(value: string): void {
@@ -94,16 +109,24 @@ export class DelaysPage {
     this.changes.make(`Cue levels held against ${value.toUpperCase()}`, [edit]);
   }
 
-  private figure(field: HTMLInputElement, min: number, max: number, unit: string): number | undefined {
-    const value = typedNumber(field.value);
-    if (value !== undefined && value >= min && value <= max) return value;
-    const text = `“${field.value}” does not fit. Type ${unit}, from ${String(min)} to ${String(max)}.`;
-    this.changes.complain(text);
-    return undefined;
+  private typed(
+    field: PerformerField,
+    column: Omit<TakingColumn<Performer>, 'id' | 'take'>,
+  ): TakingColumn<Performer> {
+    return {
+      ...column,
+      id: field,
+      take: (performer, text) => {
+        const [session, studio] = [this.session(), this.studio()];
+        return session === undefined || studio === null
+          ? refuse('No session is open.')
+          : performerCell(studio.rig, session, performer, field, text);
+      },
+    };
   }
 
-  private set({ id, name }: Performer, change: FieldChange<'performer'>, words: string): void {
-    this.change(`Cues: ${name}, ${words}`, (session) => editSet('performer', { session }, id, change));
+  private heard(performer: Performer) {
+    return this.time()?.performers.filter((each) => each.performer === performer.id) ?? [];
   }
 
   private change(label: string, edit: (session: SessionId) => Edit): void {

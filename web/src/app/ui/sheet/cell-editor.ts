@@ -1,5 +1,14 @@
-import type { AfterViewInit, ElementRef, OnInit } from '@angular/core';
-import { ChangeDetectionStrategy, Component, input, output, signal, viewChild } from '@angular/core';
+import type { AfterViewInit, OnInit } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import type { NgbTypeaheadSelectItemEvent } from '@ng-bootstrap/ng-bootstrap/typeahead';
 import { NgbTypeaheadModule } from '@ng-bootstrap/ng-bootstrap/typeahead';
 import type { OperatorFunction } from 'rxjs';
@@ -103,8 +112,20 @@ export class CellEditor implements OnInit, AfterViewInit {
     typeof choice === 'string' ? choice : choice.name;
   protected readonly choices: OperatorFunction<string, readonly SheetChoice[]> = (text$) =>
     merge(text$.pipe(debounceTime(WAIT_MS)), this.opened).pipe(
-      switchMap((text) => this.search()?.(text) ?? []),
+      switchMap(async (text) => {
+        const found = (await this.search()?.(text)) ?? [];
+        this.foundFor = text;
+        return found;
+      }),
     );
+  /** The text that the list below answers. */
+  private foundFor: string | undefined;
+
+  constructor() {
+    // Before the list takes the key: it may still answer what was typed a moment ago.
+    const { nativeElement } = inject<ElementRef<HTMLElement>>(ElementRef);
+    nativeElement.addEventListener('keydown', (event) => void this.onQuickKey(event), true);
+  }
 
   ngOnInit(): void {
     this.text.set(this.start());
@@ -124,6 +145,20 @@ export class CellEditor implements OnInit, AfterViewInit {
     if (event.item.because !== undefined) return;
     this.done = true;
     this.chosen.emit(event.item);
+  }
+
+  /** Who types fast presses Enter before the list answers the last letter: the best answer is waited for. */
+  private async onQuickKey(event: KeyboardEvent): Promise<void> {
+    const [search, text] = [this.search(), this.field().nativeElement.value];
+    const isQuick = (event.key === 'Enter' || event.key === 'Tab') && text !== this.foundFor;
+    if (search === undefined || !isQuick || this.done) return;
+    event.preventDefault();
+    event.stopPropagation();
+    this.done = true;
+    const possible = (text === '' ? [] : await search(text)).filter(({ because }) => because === undefined);
+    const best = possible.find(({ name }) => name.toLowerCase() === text.toLowerCase()) ?? possible[0];
+    if (best === undefined) this.entered.emit({ text, move: 'none' });
+    else this.chosen.emit(best);
   }
 
   protected onChoiceKey(event: KeyboardEvent): void {

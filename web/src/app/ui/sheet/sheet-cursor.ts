@@ -20,6 +20,11 @@ export class SheetCursor {
     this.at.set(within(place, this.rows(), this.columns()));
   }
 
+  /** A row that was sorted elsewhere took its focus along: keys mean the cell one sees them at. */
+  follow(focused: SheetPlace): void {
+    if (this.anchor() === undefined) this.at.set(focused);
+  }
+
   /** Everything there is, from the first cell on. */
   all(): void {
     this.anchor.set({ row: 0, column: 0 });

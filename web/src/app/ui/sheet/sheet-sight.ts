@@ -11,6 +11,12 @@ const SCROLL_BAR_PX = 16;
 /** What a sheet of so many rows takes without scrolling, pixels. */
 export const wholePx = (rows: number): number => rows * ROW_PX + HEAD_PX + SCROLL_BAR_PX;
 
+/** Where a cell stands that is drawn. */
+export const placeOfCell = (cell: HTMLElement): SheetPlace => ({
+  row: Number(cell.parentElement?.dataset['row']),
+  column: Number(cell.dataset['column']),
+});
+
 /** Which part of a sheet is in sight, and the focus in it: only rows in sight are drawn. */
 export class SheetSight {
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;

@@ -29,7 +29,7 @@ import { sheetCommand } from './sheet-keys';
 import { SheetLayout } from './sheet-layout';
 import type { SheetPlace } from './sheet-range';
 import { isInside, isOneCell, spread } from './sheet-range';
-import { ROW_PX, SheetSight, wholePx } from './sheet-sight';
+import { placeOfCell, ROW_PX, SheetSight, wholePx } from './sheet-sight';
 import { sheetText } from './sheet-text';
 import { SwitchMark } from './switch-mark';
 
@@ -46,7 +46,7 @@ type Editing = Readonly<{ id: string; column: string; text: string; keepText: bo
   templateUrl: './sheet.html',
   styleUrl: './sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '[style.flex]': 'flex()' },
+  host: { '[style.flex]': 'flex()', '[style.height.px]': 'heightPx()' },
 })
 export class Sheet<R> implements OnInit {
   /** What it is called: read out, and by which its columns are remembered. */
@@ -78,7 +78,9 @@ export class Sheet<R> implements OnInit {
   private readonly text = toSignal(from(sheetText()));
   private readonly cells = new SheetCells<R>(this.rows, () => this.shown().map(({ column }) => column));
 
-  protected readonly flex = computed(() => `0 1 ${String(wholePx(this.rows().length))}px`);
+  /** All rows where there is room for them; in a column of things, less where there is not. */
+  protected readonly heightPx = computed(() => wholePx(this.rows().length));
+  protected readonly flex = computed(() => `0 1 ${String(this.heightPx())}px`);
   protected readonly trackRow = (_: number, row: R): string => this.rowId()(row);
   protected readonly inRange = computed(() => {
     const range = this.cursor.range();
@@ -106,12 +108,10 @@ export class Sheet<R> implements OnInit {
   /** A range is drawn with the pointer held down, or reached with Shift. */
   protected onPointerDown(event: MouseEvent, row: number, column: number): void {
     if (this.editing() !== undefined) return;
-    if (!event.shiftKey) {
-      this.cursor.collapse();
-      return;
-    }
-    event.preventDefault();
-    this.goTo({ row, column }, true);
+    if (event.shiftKey) {
+      event.preventDefault();
+      this.goTo({ row, column }, true);
+    } else this.cursor.collapse();
   }
 
   protected onPointerOver(event: MouseEvent, row: number, column: number): void {
@@ -119,7 +119,9 @@ export class Sheet<R> implements OnInit {
   }
 
   protected onKey(event: KeyboardEvent): void {
-    if (this.editing() !== undefined || (event.target as Element).closest('td') === null) return;
+    const cell = (event.target as Element).closest('td');
+    if (this.editing() !== undefined || cell === null) return;
+    this.cursor.follow(placeOfCell(cell));
     const command = sheetCommand(event, this.sight.pageRows);
     if (command === undefined) return;
     event.preventDefault();

@@ -1,59 +1,41 @@
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
-import type { TrackKind } from '@ft/core/session/daw/trackSchema';
+import { ChangeDetectionStrategy, Component, ElementRef, inject } from '@angular/core';
 import { TRACK_KINDS } from '@ft/core/session/daw/trackSchema';
-import { typedNumber } from '@ft/core/text/typedNumber';
+import { trackTemplateSchema } from '@ft/core/session/daw/trackTemplate';
+import { Field } from '../../../ui/form/field';
+import { focusField } from '../../../ui/form/focus-field';
+import type { FormField } from '../../../ui/form/form-field';
+import { SchemaForm } from '../../../ui/form/schema-form';
 import { DawChanges } from './daw-changes';
+
+const FIELDS: readonly FormField[] = [
+  { key: 'count', label: 'How many tracks', kind: 'figure', widthRem: 3 },
+  {
+    ...{ key: 'kind', label: 'Kind', kind: 'choice' },
+    choices: TRACK_KINDS.map((value) => ({ value, name: value })),
+  },
+  {
+    ...{ key: 'width', label: 'Width', kind: 'choice' },
+    choices: [
+      { value: 1, name: 'mono' },
+      { value: 2, name: 'stereo' },
+    ],
+  },
+  { key: 'name', label: 'Name of the tracks', kind: 'text', typical: '# is the number', widthRem: 10 },
+  { key: 'firstInput', label: 'Inputs from', kind: 'figure', typical: 'none', widthRem: 4 },
+  { key: 'firstOutput', label: 'Outputs from', kind: 'figure', typical: 'none', widthRem: 4 },
+  { key: 'outputsAscend', label: 'each its own', kind: 'switch' },
+];
+const START = { count: 1, kind: 'audio', width: 1, outputsAscend: true };
 
 /** Makes several tracks at once, with host inputs and outputs counting on. */
 @Component({
   selector: 'ft-template-form',
+  imports: [Field],
   template: `
     <form (submit)="make(); $event.preventDefault()">
-      <input
-        class="num"
-        type="text"
-        aria-label="How many tracks"
-        [value]="count()"
-        (input)="count.set($any($event.target).value)"
-      />
-      <select aria-label="Kind of track" (change)="kind.set($any($event.target).value)">
-        @for (each of kinds; track each) {
-          <option [selected]="each === kind()">{{ each }}</option>
-        }
-      </select>
-      <select class="num" aria-label="Width of the tracks" (change)="width.set(+$any($event.target).value)">
-        <option value="1">mono</option>
-        <option value="2" [selected]="width() === 2">stereo</option>
-      </select>
-      <input
-        type="text"
-        placeholder="Name, # is the number"
-        aria-label="Name of the tracks"
-        [value]="name()"
-        (input)="name.set($any($event.target).value)"
-      />
-      <label
-        >inputs from
-        <input
-          class="num"
-          type="text"
-          aria-label="First input"
-          [value]="input()"
-          (input)="input.set($any($event.target).value)"
-      /></label>
-      <label
-        >outputs from
-        <input
-          class="num"
-          type="text"
-          aria-label="First output"
-          [value]="output()"
-          (input)="output.set($any($event.target).value)"
-      /></label>
-      <label
-        ><input type="checkbox" [checked]="ascend()" (change)="ascend.set($any($event.target).checked)" />
-        each its own</label
-      >
+      @for (field of form.fields; track field.key) {
+        <ft-field [form]="form" [key]="field.key" />
+      }
       <button type="submit" class="main">Add tracks</button>
     </form>
   `,
@@ -61,52 +43,27 @@ import { DawChanges } from './daw-changes';
     form {
       display: flex;
       flex-wrap: wrap;
-      align-items: center;
-      gap: 0.35rem 0.6rem;
+      align-items: start;
+      gap: 0.2rem 0.6rem;
     }
-    input:not(.num) {
-      max-width: 11rem;
-    }
-    input.num {
-      width: 2.6rem;
-      text-align: right;
+    button,
+    ft-field:has([type='checkbox']) {
+      margin-top: 1.15rem;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TemplateForm {
   private readonly changes = inject(DawChanges);
-  protected readonly kinds = TRACK_KINDS;
-  protected readonly count = signal('1');
-  protected readonly kind = signal<TrackKind>('audio');
-  protected readonly width = signal(1);
-  protected readonly name = signal('');
-  protected readonly input = signal('');
-  protected readonly output = signal('');
-  protected readonly ascend = signal(true);
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly form = new SchemaForm(FIELDS, trackTemplateSchema, START);
 
   protected make(): void {
-    const count = typedNumber(this.count());
-    const [first, out] = [this.input(), this.output()].map((text) => typedNumber(text));
-    if (count === undefined || !Number.isInteger(count) || count < 1 || count > 256) {
-      this.changes.complain(
-        `No tracks were added: “${this.count()}” is not a number of tracks from 1 to 256.`,
-      );
-      return;
+    const template = this.form.read();
+    if (template === undefined) focusField(this.element.nativeElement, this.form.firstProblem());
+    else {
+      void this.changes.template(template);
+      this.form.restart({ name: '' });
     }
-    if (this.name().trim() === '') {
-      this.changes.complain('No tracks were added: type a name first; # stands for the number.');
-      return;
-    }
-    void this.changes.template({
-      count,
-      name: this.name().trim(),
-      kind: this.kind(),
-      width: this.width(),
-      outputsAscend: this.ascend(),
-      ...(first !== undefined && { firstInput: first }),
-      ...(out !== undefined && { firstOutput: out }),
-    });
-    this.name.set('');
   }
 }

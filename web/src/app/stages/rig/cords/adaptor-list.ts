@@ -1,118 +1,99 @@
-import type { Connector } from '@ft/core/rig/connector';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
+import * as z from 'zod';
+import { adaptorCell } from '@ft/core/actions/rig/hookCell';
 import { CONNECTORS } from '@ft/core/rig/connector';
 import type { Adaptor } from '@ft/core/rig/rigSchema';
-import { typedNumber } from '@ft/core/text/typedNumber';
+import { adaptorSchema } from '@ft/core/rig/rigSchema';
 import { studioFeature } from '../../../state/studio.feature';
+import type { FormField } from '../../../ui/form/form-field';
+import { SchemaForm } from '../../../ui/form/schema-form';
+import type { TakingColumn } from '../../../ui/sheet/cell-takers';
+import { CellTakers } from '../../../ui/sheet/cell-takers';
+import { Reached } from '../../../ui/sheet/reached';
+import { Sheet } from '../../../ui/sheet/sheet';
 import { RigChanges } from '../rig-changes';
+import { HookForm, plugField } from './hook-form';
+
+const COLUMNS: readonly TakingColumn<Adaptor>[] = [
+  {
+    ...{ id: 'name', title: 'Adaptor', widthPx: 220, editor: 'text', isRequired: true },
+    text: ({ name }) => name,
+    take: (adaptor, text) => adaptorCell(adaptor, 'name', text),
+  },
+  {
+    ...{ id: 'plugs', title: 'From – to', widthPx: 150 },
+    text: ({ connectors: [a, b] }) => `${a} – ${b}`,
+  },
+  {
+    ...{ id: 'count', title: 'Number', widthPx: 80, editor: 'figure', isFigure: true, isRequired: true },
+    text: ({ count }) => String(count),
+    take: (adaptor, text) => adaptorCell(adaptor, 'count', text),
+  },
+];
+
+const FIELDS: readonly FormField[] = [
+  { key: 'name', label: 'Name of the adaptor', kind: 'text', widthRem: 12 },
+  plugField('a', 'The plug it goes onto'),
+  plugField('b', 'The plug it makes of it'),
+  { key: 'count', label: 'Number of adaptors', kind: 'figure', widthRem: 5 },
+];
+const { name, count } = adaptorSchema.shape;
+const entrySchema = z.object({ name, count, a: z.enum(CONNECTORS), b: z.enum(CONNECTORS) });
 
 /** The adaptors of the studio: what makes one plug of a cord another. */
 @Component({
   selector: 'ft-adaptor-list',
+  imports: [HookForm, Sheet],
   template: `
     <h2>Adaptors</h2>
     @if (adaptors().length === 0) {
       <p class="quiet">None yet. With adaptors the router can join jacks no cord of yours fits.</p>
     } @else {
-      <table class="sheet">
-        <thead>
-          <tr>
-            <th scope="col">Adaptor</th>
-            <th scope="col">From – to</th>
-            <th scope="col" class="right">Number</th>
-            <th scope="col"><span class="visually-hidden">Remove</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (adaptor of adaptors(); track adaptor.id) {
-            <tr>
-              <td>{{ adaptor.name }}</td>
-              <td>{{ adaptor.connectors[0] }} – {{ adaptor.connectors[1] }}</td>
-              <td class="right">
-                <input
-                  class="num count"
-                  type="text"
-                  inputmode="numeric"
-                  [value]="adaptor.count"
-                  [attr.aria-label]="'Number of ' + adaptor.name"
-                  (change)="setCount(adaptor, $any($event.target).value)"
-                />
-              </td>
-              <td>
-                <button
-                  type="button"
-                  (click)="changes.removeAdaptor(adaptor)"
-                  [attr.aria-label]="'Remove ' + adaptor.name"
-                >
-                  Remove
-                </button>
-              </td>
-            </tr>
-          }
-        </tbody>
-      </table>
+      <ft-sheet
+        name="Adaptors"
+        [rows]="adaptors()"
+        [columns]="columns"
+        [edits]="edits"
+        [rowId]="rowId"
+        (reached)="reached.come($event)"
+      />
     }
-    <form
-      (submit)="add(name.value, endA.value, endB.value, count.value); $event.preventDefault()"
-      aria-label="Add adaptors"
-    >
-      <span>Add adaptors</span>
-      <input #name type="text" placeholder="Name" aria-label="Name of the adaptor" />
-      <select #endA aria-label="The plug it goes onto">
-        @for (plug of plugs; track plug) {
-          <option>{{ plug }}</option>
-        }
-      </select>
-      <select #endB aria-label="The plug it makes of it">
-        @for (plug of plugs; track plug) {
-          <option>{{ plug }}</option>
-        }
-      </select>
-      <input #count class="num count" type="text" placeholder="how many" aria-label="Number of adaptors" />
-      <button type="submit">Add</button>
-    </form>
+    @if (reached.row(); as adaptor) {
+      <button type="button" title="Ctrl Delete in the sheet" (click)="edits.remove?.(adaptor)">
+        Remove {{ adaptor.name }}
+      </button>
+    }
+    <ft-hook-form [form]="form" action="Add adaptors" (entered)="add($event)" />
   `,
   styles: `
-    :host {
-      display: block;
-      padding: 0.75rem;
-      border-top: 1px solid var(--ft-line);
-    }
-    form {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 0.4rem 0.8rem;
-      padding: 0.5rem 0;
-    }
-    .count {
-      width: 5rem;
-      text-align: right;
+    h2,
+    p,
+    button {
+      margin: 0.4rem 0.75rem;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class AdaptorList {
   private readonly studio = inject(Store).selectSignal(studioFeature.selectStudio);
-  protected readonly changes = inject(RigChanges);
+  private readonly changes = inject(RigChanges);
   protected readonly adaptors = computed(() => this.studio()?.rig.adaptors ?? []);
-  protected readonly plugs = CONNECTORS.filter((connector) => connector !== 'fixed' && connector !== 'host');
+  protected readonly rowId = ({ id }: Adaptor): string => `adaptor:${id}`;
+  protected readonly reached = new Reached(this.adaptors, this.rowId);
+  protected readonly columns = COLUMNS;
+  protected readonly edits = new CellTakers<Adaptor>(
+    () => COLUMNS,
+    { one: (adaptor) => adaptor.name, many: 'Adaptors' },
+    {
+      remove: (adaptor) => {
+        this.changes.removeAdaptor(adaptor);
+      },
+    },
+  );
+  protected readonly form = new SchemaForm(FIELDS, entrySchema, { a: 'tt', b: 'xlr' });
 
-  protected add(name: string, a: string, b: string, count: string): void {
-    const number = typedNumber(count);
-    if (number === undefined) this.changes.complain('No adaptors were added: they need a number.');
-    else
-      this.changes.addAdaptor({
-        name: name.trim(),
-        connectors: [a as Connector, b as Connector],
-        count: number,
-      });
-  }
-
-  protected setCount(adaptor: Adaptor, text: string): void {
-    const count = typedNumber(text);
-    if (count === undefined) this.changes.complain(`“${text}” is not a number of adaptors.`);
-    else this.changes.set('adaptor', adaptor, 'count', count);
+  protected add({ a, b, ...adaptor }: z.output<typeof entrySchema>): void {
+    this.changes.addAdaptor({ ...adaptor, connectors: [a, b] });
   }
 }

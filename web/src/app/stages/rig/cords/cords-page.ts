@@ -1,65 +1,74 @@
-import type { Connector } from '@ft/core/rig/connector';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { CONNECTORS } from '@ft/core/rig/connector';
+import type * as z from 'zod';
 import type { CordStock } from '@ft/core/rig/rigSchema';
-import { studioFeature } from '../../../state/studio.feature';
-import { typedNumber } from '@ft/core/text/typedNumber';
-import { AdaptorList } from './adaptor-list';
-import { RigChanges } from '../rig-changes';
-import { LossBar } from '../loss-bar';
 import { PartPage } from '../../../shell/part';
+import { studioFeature } from '../../../state/studio.feature';
+import { SchemaForm } from '../../../ui/form/schema-form';
+import { CellTakers } from '../../../ui/sheet/cell-takers';
+import { ColumnMenu } from '../../../ui/sheet/column-menu';
+import { Reached } from '../../../ui/sheet/reached';
+import { Sheet } from '../../../ui/sheet/sheet';
+import { LossQuestion } from '../loss-question';
+import { RigChanges } from '../rig-changes';
+import { AdaptorList } from './adaptor-list';
+import { STOCK_COLUMNS, STOCK_FIELDS, stockEntrySchema } from './cord-stock';
+import { HookForm } from './hook-form';
 
 /** The cords on the hook. */
 @Component({
   selector: 'ft-cords-page',
-  imports: [LossBar, PartPage, AdaptorList],
-  templateUrl: './cords-page.html',
-  styles: `
-    .add {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 0.4rem 0.8rem;
-      padding: 0.5rem 0.75rem;
-    }
-    .count {
-      width: 5rem;
-      text-align: right;
-    }
+  imports: [AdaptorList, ColumnMenu, HookForm, LossQuestion, PartPage, Sheet],
+  template: `
+    <ft-part of="rig/cords">
+      <ng-container ngProjectAs="[tools]">
+        @if (reached.row(); as stock) {
+          <button type="button" title="Ctrl Delete in the sheet" (click)="edits.remove?.(stock)">
+            Remove {{ stock.name }}
+          </button>
+        }
+        @if (sheet(); as it) {
+          <ft-column-menu [layout]="it.layout" />
+        }
+      </ng-container>
+      <ft-loss-question />
+      @if (cords().length === 0) {
+        <p class="empty">
+          No cords on the hook yet. The router plugs only cords you own: enter each kind with its two
+          connectors, length and number.
+        </p>
+      } @else {
+        <ft-sheet
+          name="Cords"
+          [rows]="cords()"
+          [columns]="columns"
+          [edits]="edits"
+          [rowId]="rowId"
+          (reached)="reached.come($event)"
+        />
+      }
+      <ft-hook-form [form]="form" action="Add cords" (entered)="add($event)" />
+      <ft-adaptor-list />
+    </ft-part>
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CordsPage {
   private readonly studio = inject(Store).selectSignal(studioFeature.selectStudio);
-  protected readonly changes = inject(RigChanges);
+  private readonly changes = inject(RigChanges);
+  protected readonly sheet = viewChild<Sheet<CordStock>>(Sheet);
   protected readonly cords = computed(() => this.studio()?.rig.cords ?? []);
-  protected readonly plugs = CONNECTORS.filter((connector) => connector !== 'fixed' && connector !== 'host');
+  protected readonly rowId = ({ id }: CordStock): string => `stock:${id}`;
+  protected readonly reached = new Reached(this.cords, this.rowId);
+  protected readonly columns = STOCK_COLUMNS;
+  protected readonly edits = new CellTakers<CordStock>(
+    () => STOCK_COLUMNS,
+    { one: ({ name }) => name, many: 'Cords' },
+    { remove: (stock) => void this.changes.removeStock(stock) },
+  );
+  protected readonly form = new SchemaForm(STOCK_FIELDS, stockEntrySchema, { a: 'tt', b: 'tt' });
 
-  protected addStock(
-    name: string,
-    a: string,
-    b: string,
-    lengthM: string,
-    colour: string,
-    count: string,
-  ): void {
-    const [length, number] = [typedNumber(lengthM), typedNumber(count)];
-    if (length === undefined || number === undefined)
-      this.changes.complain('No cords were added: they need a length in metres and a number.');
-    else
-      this.changes.addStock({
-        name: name.trim(),
-        connectors: [a as Connector, b as Connector],
-        lengthM: length,
-        colour,
-        count: number,
-      });
-  }
-
-  protected setCount(stock: CordStock, text: string): void {
-    const count = typedNumber(text);
-    if (count === undefined) this.changes.complain(`“${text}” is not a number of cords.`);
-    else this.changes.set('stock', stock, 'count', count);
+  protected add({ name, a, b, lengthM, colour = '', count }: z.output<typeof stockEntrySchema>): void {
+    this.changes.addStock({ name, connectors: [a, b], lengthM, colour, count });
   }
 }

@@ -5,99 +5,42 @@ import {
   ElementRef,
   inject,
   input,
-  linkedSignal,
   output,
-  signal,
 } from '@angular/core';
+import * as z from 'zod';
+import { deviceTypeNamed } from '@ft/core/rig/catalogue/catalogue';
 import type { ParamField, TypeForm } from '@ft/core/rig/paramFields';
-import { paramTitle } from './param-title';
+import { Field } from '../../../ui/form/field';
+import { focusField } from '../../../ui/form/focus-field';
+import { SchemaForm } from '../../../ui/form/schema-form';
+import { deviceField, deviceStart } from './device-fields';
 import { ParamTable } from './param-table';
-import { typedNumber } from '@ft/core/text/typedNumber';
+import { paramTitle } from './param-title';
 
 type Params = Readonly<Record<string, unknown>>;
+const anything = z.record(z.string(), z.unknown());
 
-/** What a field holds so far: a value, nothing, or something that cannot be understood. */
-type Reading =
-  | { readonly state: 'value'; readonly value: unknown }
-  | { readonly state: 'blank' }
-  | { readonly state: 'unclear'; readonly because: string };
-
-function readNumbers(text: string): Reading {
-  const parts = text.split(/[\s;]+/).filter((part) => part !== '');
-  const unclear = parts.find((part) => typedNumber(part) === undefined);
-  if (unclear !== undefined) return { state: 'unclear', because: `“${unclear}” is not a number` };
-  return parts.length === 0 ? { state: 'blank' } : { state: 'value', value: parts.map(typedNumber) };
-}
-
-function readField(field: ParamField, entry: unknown): Reading {
-  if (typeof entry !== 'string' || field.kind === 'choice' || (field.kind === 'text' && entry !== ''))
-    return entry === undefined ? { state: 'blank' } : { state: 'value', value: entry };
-  if (field.kind === 'numbers') return readNumbers(entry);
-  if (entry.trim() === '') return { state: 'blank' };
-  const value = typedNumber(entry);
-  return value === undefined
-    ? { state: 'unclear', because: `“${entry}” is not a number` }
-    : { state: 'value', value };
-}
-
-/** A stored value as a person would type it. */
-function entryOf(value: unknown): unknown {
-  if (Array.isArray(value) && value.every((each) => typeof each === 'number')) return value.join(' ');
-  return typeof value === 'number' ? String(value) : value;
-}
-
-/** The parameters of a device, as fields read off its type. Typical values are the catalogue's. */
+/** The parameters of a device, as fields read off its type, held to the type's schema. */
 @Component({
   selector: 'ft-device-form',
-  imports: [ParamTable],
+  imports: [Field, ParamTable],
   template: `
     <form (submit)="$event.preventDefault(); save()">
-      @for (field of tables(); track field.key) {
+      @for (param of tables(); track param.key) {
         <ft-param-table
-          [label]="title(field).name"
-          [columns]="field.columns"
-          [rows]="$any(entries()[field.key] ?? [])"
-          (changed)="put(field, $event)"
+          [label]="title(param)"
+          [columns]="param.columns"
+          [rows]="rowsOf(param)"
+          [problem]="fields().problemAt(param.key)"
+          (changed)="fields().control(param.key)?.setValue($event)"
         />
       }
-      @for (field of plain(); track field.key) {
-        <label [for]="idOf(field)">
-          <span
-            >{{ title(field).name }} <span class="quiet">{{ title(field).unit }}</span></span
-          >
-          @switch (field.kind) {
-            @case ('choice') {
-              <select [id]="idOf(field)" (change)="put(field, $any($event.target).value)">
-                @for (choice of field.choices; track choice) {
-                  <option [selected]="choice === entries()[field.key]">{{ choice }}</option>
-                }
-              </select>
-            }
-            @case ('switch') {
-              <input
-                type="checkbox"
-                [id]="idOf(field)"
-                [checked]="entries()[field.key] === true"
-                (change)="put(field, $any($event.target).checked)"
-              />
-            }
-            @default {
-              <input
-                type="text"
-                class="num"
-                autocomplete="off"
-                [id]="idOf(field)"
-                [value]="entries()[field.key] ?? ''"
-                [placeholder]="placeholder(field)"
-                (input)="put(field, $any($event.target).value)"
-              />
-            }
-          }
-        </label>
+      @for (param of plain(); track param.key) {
+        <ft-field [form]="fields()" [key]="param.key" />
       }
       <button type="submit" class="main">{{ action() }}</button>
-      @if (trouble(); as it) {
-        <span role="status" [class.error]="asked()" [class.quiet]="!asked()">{{ it.text }}</span>
+      @if (fields().problem(); as text) {
+        <p class="error" role="alert">▲ {{ text }}</p>
       }
     </form>
   `,
@@ -105,16 +48,15 @@ function entryOf(value: unknown): unknown {
     form {
       display: flex;
       flex-wrap: wrap;
-      gap: 0.4rem 0.9rem;
-      align-items: end;
+      gap: 0.5rem 0.9rem;
+      align-items: start;
     }
-    label {
-      display: grid;
-      gap: 0.1rem;
-      font-size: 0.92em;
+    button.main {
+      align-self: end;
     }
-    input.num {
-      width: 6.5rem;
+    p {
+      flex-basis: 100%;
+      margin: 0;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -124,65 +66,28 @@ export class DeviceForm {
   readonly params = input<Params>({});
   readonly action = input('Save');
   readonly saved = output<Params>();
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
 
   /** Records, such as a bay's labels, are edited where they are seen. */
   protected readonly plain = computed(() =>
     this.form().fields.filter(({ kind }) => kind !== 'table' && kind !== 'record'),
   );
   protected readonly tables = computed(() => this.form().fields.filter(({ kind }) => kind === 'table'));
-
-  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
-  protected readonly title = (field: ParamField): { name: string; unit: string } => paramTitle(field.key);
-  /** What an empty field means. */
-  protected readonly placeholder = (field: ParamField): string => {
-    if (field.required) return 'needed';
-    return field.typical === undefined ? 'not known' : `typical ${String(entryOf(field.typical))}`;
-  };
-  /** What stands in each field, as it was typed. */
-  protected readonly entries = linkedSignal<Params>(() => this.start());
-  /** True once somebody wanted to save while a field was missing or unclear. */
-  protected readonly asked = signal(false);
-
-  protected readonly trouble = computed(() => {
-    for (const field of this.form().fields) {
-      const reading = readField(field, this.entries()[field.key]);
-      const { name } = paramTitle(field.key);
-      if (reading.state === 'unclear') return { field, text: `${name}: ${reading.because}` };
-      if (reading.state === 'blank' && field.required) return { field, text: `needs ${name}` };
-    }
-    return undefined;
+  protected readonly fields = computed(() => {
+    const { type, fields } = this.form();
+    const schema = deviceTypeNamed(type)?.params ?? anything;
+    return new SchemaForm(fields.map(deviceField), schema, deviceStart(fields, this.params()));
   });
+  protected readonly title = ({ key }: ParamField): string => paramTitle(key).name;
 
-  /** Two forms may stand on one page, one that adds and one that saves. */
-  protected idOf(field: ParamField): string {
-    return `${this.action().toLowerCase()}-${field.key}`;
-  }
-
-  protected put(field: ParamField, entry: unknown): void {
-    this.entries.update((entries) => ({ ...entries, [field.key]: entry }));
+  protected rowsOf({ key }: ParamField): readonly Params[] {
+    const held = this.fields().control(key)?.value;
+    return Array.isArray(held) ? (held as readonly Params[]) : [];
   }
 
   protected save(): void {
-    const trouble = this.trouble();
-    this.asked.set(trouble !== undefined);
-    if (trouble === undefined) this.saved.emit(this.values());
-    else this.element.nativeElement.querySelector<HTMLElement>(`#${this.idOf(trouble.field)}`)?.focus();
-  }
-
-  /** The parameters that are known; what is left blank is left out. */
-  private values(): Params {
-    const known = this.form().fields.flatMap((field): (readonly [string, unknown])[] => {
-      const reading = readField(field, this.entries()[field.key]);
-      return reading.state === 'value' ? [[field.key, reading.value]] : [];
-    });
-    return Object.fromEntries(known);
-  }
-
-  private start(): Params {
-    const entries = this.form().fields.map((field): readonly [string, unknown] => {
-      const typical = field.typical ?? (field.kind === 'choice' ? field.choices[0] : undefined);
-      return [field.key, entryOf(this.params()[field.key] ?? typical)];
-    });
-    return Object.fromEntries(entries);
+    const values = this.fields().read();
+    if (values !== undefined) this.saved.emit(values);
+    else focusField(this.element.nativeElement, this.fields().firstProblem());
   }
 }

@@ -9,9 +9,14 @@ import { askedAbout } from '../../../state/asked';
 import { PlanActions } from '../../../state/plan.feature';
 import { studioFeature } from '../../../state/studio.feature';
 import { DeviceForm } from './device-form';
-import { LossBar } from '../loss-bar';
+import { LossQuestion } from '../loss-question';
 import { RigChanges } from '../rig-changes';
+import { PORT_COLUMNS } from './port-columns';
 import { typeForms } from './type-forms';
+import { Fold } from '../../../ui/fold';
+import { Sheet } from '../../../ui/sheet/sheet';
+import type { SheetEdits } from '../../../ui/sheet/sheet-column';
+import type { PortLine } from '@ft/core/views/rig/deviceView';
 import { AnswerState } from '../../../ui/answer';
 import { Here } from '../../../shell/here';
 import { PartPage } from '../../../shell/part';
@@ -19,7 +24,7 @@ import { PartPage } from '../../../shell/part';
 /** One device: its data, connectors and what they are wired to, where it is used, and its knobs. */
 @Component({
   selector: 'ft-device-page',
-  imports: [AnswerState, PartPage, DeviceForm, LossBar, RouterLink, SettingField],
+  imports: [AnswerState, DeviceForm, Fold, LossQuestion, PartPage, RouterLink, SettingField, Sheet],
   templateUrl: './device-page.html',
   styleUrl: './device-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -40,6 +45,10 @@ export class DevicePage {
     this.forms().find(({ type }) => type === this.it()?.type),
   );
   protected readonly view = askedAbout(this.device, (api, id) => api.device(id as DeviceId));
+  protected readonly ports = PORT_COLUMNS;
+  protected readonly readOnly: SheetEdits<PortLine> = { enter: () => [] };
+  protected readonly portId = ({ name, direction, face }: PortLine): string =>
+    `port:${name}:${direction}:${face}`;
   protected readonly channel = signal(1);
   protected readonly knobs = askedAbout(
     computed(() => ({ device: this.device() as DeviceId, channel: this.channel() })),

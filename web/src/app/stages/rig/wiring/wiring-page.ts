@@ -1,10 +1,18 @@
-import { ScrollingModule } from '@angular/cdk/scrolling';
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { startWith, switchMap } from 'rxjs';
 import type { WireWish } from '@ft/core/actions/rig/wirePreview';
 import { nameMatches } from '@ft/core/text/nameMatch';
-import { typedNumber } from '@ft/core/text/typedNumber';
+import type { WireLine } from '@ft/core/views/rig/rigView';
 import { asked, askedAbout } from '../../../state/asked';
 import { RigChanges } from '../rig-changes';
+import { ColumnMenu } from '../../../ui/sheet/column-menu';
+import { Field } from '../../../ui/form/field';
+import { Hint } from '../../../ui/hint';
+import { Reached } from '../../../ui/sheet/reached';
+import { Sheet } from '../../../ui/sheet/sheet';
+import { WIRE_COLUMNS, WireEdits } from './wire-edits';
+import { wishForm, wishOf } from './wire-wish';
 import { WirePreviewList } from './wire-preview-list';
 import { AnswerState } from '../../../ui/answer';
 import { PartPage } from '../../../shell/part';
@@ -34,7 +42,8 @@ const WAYS: readonly { readonly what: What; readonly name: string; readonly hint
 /** Fixed wiring: whole looms at once, shown before they are drawn, and every wire that is there. */
 @Component({
   selector: 'ft-wiring-page',
-  imports: [PartPage, AnswerState, ScrollingModule, WirePreviewList],
+  imports: [AnswerState, ColumnMenu, Field, Hint, PartPage, Sheet, WirePreviewList],
+  providers: [WireEdits],
   templateUrl: './wiring-page.html',
   styleUrl: './wiring-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -44,35 +53,16 @@ export class WiringPage {
   protected readonly ways = WAYS;
   protected readonly what = signal<What>('loom');
   protected readonly hint = computed(() => WAYS.find(({ what }) => what === this.what())?.hint ?? '');
-  protected readonly first = signal('');
-  protected readonly second = signal('');
-  protected readonly repeat = signal(false);
-  protected readonly down = signal(false);
   protected readonly filter = signal('');
-
+  private readonly outs = asked((api) => api.rowNames('out'));
+  private readonly ins = asked((api) => api.rowNames('in'));
+  protected readonly form = computed(() => wishForm(this.what(), this.outs, this.ins));
+  private readonly typed = toSignal(
+    toObservable(this.form).pipe(switchMap(({ group }) => group.valueChanges.pipe(startWith(group.value)))),
+    { initialValue: {} },
+  );
   /** What is asked so far; undefined while something is not typed yet. */
-  private readonly wish = computed((): WireWish | undefined => {
-    const [at, other] = [this.first().trim(), this.second().trim()];
-    if (at === '' || (this.what() !== 'clear' && other === '')) return undefined;
-    switch (this.what()) {
-      case 'loom':
-        return {
-          what: 'loom',
-          from: at,
-          to: other,
-          pairing: this.repeat() ? 'repeat' : 'one-to-one',
-          down: this.down(),
-        };
-      case 'shift': {
-        const by = typedNumber(other);
-        return by !== undefined && Number.isInteger(by) ? { what: 'shift', at, by } : undefined;
-      }
-      case 'swap':
-        return { what: 'swap', at, with: other };
-      case 'clear':
-        return { what: 'clear', at };
-    }
-  });
+  private readonly wish = computed(() => wishOf(this.what(), this.typed()));
   protected readonly preview = askedAbout(this.wish, (api, wish) => api.wirePreview(wish), WAIT_MS);
   protected readonly ready = computed(() => {
     const preview = this.preview();
@@ -83,12 +73,14 @@ export class WiringPage {
     (this.wires() ?? []).filter((wire) => nameMatches(`${wire.from} ${wire.to}`, this.filter().trim())),
   );
   protected readonly none = computed(() => this.wires()?.length === 0);
-  protected readonly outs = asked((api) => api.rowNames('out'));
-  protected readonly ins = asked((api) => api.rowNames('in'));
+  protected readonly sheet = viewChild<Sheet<WireLine>>(Sheet);
+  protected readonly columns = WIRE_COLUMNS;
+  protected readonly edits = inject(WireEdits);
+  protected readonly rowId = ({ id }: WireLine): string => `wire:${id}`;
+  protected readonly reached = new Reached(this.shown, this.rowId);
 
   protected choose(what: What): void {
     this.what.set(what);
-    this.second.set('');
   }
 
   protected draw(): void {
@@ -98,8 +90,7 @@ export class WiringPage {
     const wires = count === 1 ? 'one wire' : `${String(count)} wires`;
     const label = wish.what === 'loom' ? `Wire ${wish.from} to ${wish.to}` : `${this.title()} ${wish.at}`;
     this.changes.change(`${label} (${wires})`, preview.edits);
-    this.first.set('');
-    this.second.set('');
+    this.form().restart({ first: '', second: '' });
   }
 
   protected title(): string {
