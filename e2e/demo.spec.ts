@@ -129,7 +129,8 @@ test('a finding’s advice is carried out at the knobs it names, and the finding
 
 test('the patch list is ticked, printed and downloaded', async ({ page }) => {
   await openStage(page, 'patch-list');
-  await page.getByLabel('Plugged: Bay A 13 upper to Bay A 10 lower').check();
+  const line = lineOf(page, 'Bay A 10 lower').filter({ hasText: 'Bay A 13 upper' });
+  await line.locator('[data-switch]').click();
   await expect(page.getByRole('link', { name: /Patch list 1\/16/ })).toBeVisible();
   const csv = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Download CSV' }).click();

@@ -76,3 +76,21 @@ test('an order is changed by dragging and by keys, and the keys stay with what w
   await page.mouse.up();
   await expect(names).toHaveText(['few cords', 'few tie lines', 'keep what is plugged already']);
 });
+
+test('a row of a sheet is dragged to another place, and moved with the keys on it', async ({ page }) => {
+  await openKit(page);
+  const texts = page.locator('ft-kit-sheet tbody [data-column="0"]');
+  const grip = page.locator('ft-kit-sheet tbody .grip');
+  const [from, to] = [await grip.nth(0).boundingBox(), await grip.nth(3).boundingBox()];
+  await page.mouse.move(from!.x + 8, from!.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from!.x + 8, from!.y + 20, { steps: 4 });
+  await page.mouse.move(from!.x + 8, to!.y + 12, { steps: 8 });
+  await page.mouse.up();
+  await expect(texts.nth(3)).toHaveText('line 0');
+  await texts.nth(3).click();
+  await page.keyboard.press('Alt+ArrowUp');
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(texts.nth(1)).toHaveText('line 0');
+  await expect(texts.nth(1)).toBeFocused();
+});

@@ -17,6 +17,7 @@ import { TestBed } from '@angular/core/testing';
 import type { BaysView } from '@ft/core/views/bay/bayView';
 import type { LaneId } from '@ft/core/rig/ids';
 import { studioFeature } from '../src/app/state/studio.feature';
+import { fill } from './hands';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
@@ -179,9 +180,7 @@ describe('the bay page', () => {
   it('writes the label strip', async () => {
     keys('ArrowRight');
     await shown('Bay A 2 upper');
-    const field = page.element.querySelector<HTMLInputElement>('.label input')!;
-    field.value = 'Booth 2';
-    field.dispatchEvent(new Event('change'));
+    fill(page, 'Label', 'Booth 2');
     await until(() => app.api.entries.length === 1);
     const bay = app.api.studioNow.rig.devices.find(({ name }) => name === 'Bay A')!;
     expect(bay.params['labels']).toEqual({ 'upper-2': 'Booth 2' });

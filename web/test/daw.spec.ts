@@ -2,7 +2,7 @@ import { TracksPage } from '../src/app/stages/mix/tracks/tracks-page';
 import { TrialBar } from '../src/app/shell/trial-bar';
 import { planFeature } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
-import { field, fill, submit } from './hands';
+import { field, fill, over, pick, submit } from './hands';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
@@ -21,16 +21,10 @@ const shown = (condition: () => boolean): Promise<void> =>
     page.fixture.detectChanges();
     return condition();
   });
-function enter(label: string, text: string, event = 'change'): void {
-  const field = one(`[aria-label="${label}"]`);
-  field.value = text;
-  field.dispatchEvent(new Event(event, { bubbles: true }));
-  page.fixture.detectChanges();
-}
 const session = (): (typeof app.api.studioNow.sessions)[number] => app.api.studioNow.sessions[0]!;
 
 async function addTracks(): Promise<void> {
-  enter('DAW host', 'daw');
+  pick(page, 'Host', 'DAW');
   await until(() => app.api.entries.length === 1, 'entry 1');
   fill(page, 'How many tracks', '2');
   fill(page, 'Name of the tracks', 'Mic #');
@@ -163,6 +157,27 @@ describe('the tracks of the DAW', () => {
     expect(cell(1, 'Input').querySelector('input')).toBeNull();
   });
 
+  it('are put further down, and their slots in another order', async () => {
+    await addTracks();
+    await type(0, 'Inserts', 'De-esser; Gate');
+    await until(() => app.api.entries.length === 3, 'entry 3');
+    cell(0, 'Name').focus();
+    await shown(() => page.text().includes('Order of inserts'));
+    page.button(/^Order of inserts/).click();
+    await shown(() => over() !== null);
+    page.press(over()!.querySelector('button[aria-label^="Place 1"]')!, 'ArrowDown', { altKey: true });
+    await until(() => app.api.entries.length === 4, 'entry 4');
+    expect(session().tracks[0]!.inserts.map((slot) => slot?.kind === 'plugin' && slot.name)).toEqual([
+      'Gate',
+      'De-esser',
+    ]);
+    await shown(() => cell(0, 'Inserts').textContent.trim() === 'Gate; De-esser');
+    page.press(cell(0, 'Name'), 'ArrowDown', { altKey: true });
+    await until(() => app.api.entries.length === 5, 'entry 5');
+    await shown(() => cell(1, 'Name').textContent.trim() === 'Mic 1');
+    expect(app.api.entries.at(-1)!.label).toBe('Mic 1 put further down');
+  });
+
   it('come from a pasted list, tried first', async () => {
     [...page.element.querySelectorAll('button')]
       .find((each) => each.textContent.includes('Paste or read'))!
@@ -224,14 +239,22 @@ describe('the tracks of the DAW', () => {
   });
 
   it('know the kind of host, bus by bus and field by field', async () => {
-    const kind = one('[aria-label="Kind of host"]');
-    kind.value = 'Any pair, measures and trims';
-    kind.dispatchEvent(new Event('change'));
+    pick(page, 'Kind of host', 'Any pair, measures and trims');
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(session().hostProfile).toMatchObject({ insertPairs: 'free', trims: true });
-    one('[aria-label="Another bus"]').value = 'Stems';
-    submit(one('.buses form'));
+    page.button(/What this host can do/).click();
+    await shown(() => over() !== null);
+    field('trims sends and returns', over()!).click();
     await until(() => app.api.entries.length === 2, 'entry 2');
+    expect(session().hostProfile).toMatchObject({ insertPairs: 'free', trims: false });
+    await shown(() => field('Kind of host').textContent.includes('as set here'));
+    over()!.querySelector('button')!.click();
+    await shown(() => over() === null);
+    page.button(/Another bus/).click();
+    await shown(() => over() !== null);
+    fill(page, 'Name of the bus', 'Stems', over()!);
+    submit(over()!.querySelector('form'));
+    await until(() => app.api.entries.length === 3, 'entry 3');
     expect(session().buses).toEqual([{ id: 'stems', name: 'Stems', width: 2 }]);
   });
 });

@@ -15,7 +15,8 @@ beforeEach(async () => {
 describe('the history', () => {
   it('lists what was changed and takes it back', async () => {
     page = app.mount(PatchListPage);
-    page.element.querySelector<HTMLInputElement>('input[type=checkbox]')!.click();
+    await page.says('Broadcast dynamic');
+    page.element.querySelector<HTMLElement>('[data-switch]')!.click();
     await until(() => app.store.selectSignal(studioFeature.selectRevision)() === 1);
     page.element.remove();
     page = app.mount(HistoryPage);

@@ -8,7 +8,9 @@ let app: Bench;
 let sheet: Mounted<InputList>;
 
 const cell = (row: number, column: number): HTMLTableCellElement =>
-  sheet.element.querySelectorAll('tbody tr')[row]!.querySelectorAll('td')[column]!;
+  sheet.element
+    .querySelectorAll('tbody tr')
+    [row]!.querySelector<HTMLTableCellElement>(`[data-column="${String(column)}"]`)!;
 const editor = (): HTMLInputElement | null => sheet.element.querySelector('td input');
 const thread = (index: number): { performer: string; levelDbSpl?: number; pins: object } =>
   app.store.selectSignal(studioFeature.selectStudio)()!.sessions[0]!.threads[index]!;
@@ -232,5 +234,34 @@ describe('the input list', () => {
       shown: { crestDb: false },
     });
     expect(cell(0, 4).textContent.trim()).toBe('Large condenser');
+  });
+
+  it('puts a line further down with Alt and the arrow, in one change, and the keys go along', async () => {
+    const sources = (): (string | undefined)[] =>
+      [...sheet.element.querySelectorAll('tbody tr')].map((row) =>
+        row.querySelector('[data-column="2"]')?.textContent.trim(),
+      );
+    const before = sources();
+    cell(0, 2).focus();
+    sheet.press(cell(0, 2), 'ArrowDown', { altKey: true });
+    await until(() => {
+      sheet.fixture.detectChanges();
+      return sources()[1] === before[0] && sources()[0] === before[1];
+    }, 'the other order');
+    expect([thread(0), thread(1)]).toMatchObject([{ number: 2 }, { number: 1 }]);
+    expect(app.api.entries).toHaveLength(1);
+    await until(() => document.activeElement === cell(1, 2), 'the keys');
+  });
+
+  it('makes a column wider with Alt, Shift and the arrow, and remembers it', () => {
+    cell(0, 1).focus();
+    const wide = (): number => parseInt(sheet.element.querySelectorAll('col')[2]!.style.width, 10);
+    const before = wide();
+    for (let n = 0; n < 3; n++) sheet.press(cell(0, 1), 'ArrowRight', { altKey: true, shiftKey: true });
+    sheet.press(cell(0, 1), 'ArrowLeft', { altKey: true, shiftKey: true });
+    expect(wide()).toBe(before + 20);
+    expect(JSON.parse(localStorage.getItem('ft-sheet:Input list')!)).toMatchObject({
+      widths: { performer: before + 20 },
+    });
   });
 });

@@ -1,6 +1,7 @@
 import { Inspector } from '../src/app/shell/inspector/inspector';
 import { PlanActions } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
+import { field, fill, pick } from './hands';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
@@ -23,15 +24,9 @@ describe('the knobs of a hop', () => {
       return page.text().includes('Set in this scene');
     });
   };
-  const turn = (key: string, value: string): void => {
-    const field = page.element.querySelector<HTMLInputElement>(`[id="${key}"]`)!;
-    field.value = value;
-    field.dispatchEvent(new Event('change'));
-  };
-
   it('set the reference level of a converter channel, as a finding advises', async () => {
     await showKnobs('converter/line-in-1/2');
-    turn('converter/adcReferenceDbu/2', '24');
+    pick(page, 'Input reference', '24');
     await until(() => settings()['converter/adcReferenceDbu/2'] === 24);
     await until(() => app.api.entries.length > 0, 'the change at the server');
     expect(app.api.entries.at(-1)!.label).toBe('Converter line in 2: Input reference 24 dBu');
@@ -39,12 +34,11 @@ describe('the knobs of a hop', () => {
 
   it('throw a pad, and refuse a gain out of range with the range', async () => {
     await showKnobs('preamp/mic-2/1');
-    const pad = page.element.querySelector<HTMLInputElement>('[id="preamp/pad/2"]')!;
-    pad.click();
+    field('Pad').click();
     await until(() => settings()['preamp/pad/2'] === true);
-    turn('preamp/gainDb/2', '99');
-    const notices = app.store.selectSignal(studioFeature.selectNotices);
-    expect(notices().at(-1)!.text).toBe('Gain goes from 10 to 65 dB.');
+    fill(page, 'Gain', '99');
+    expect(page.text()).toContain('▲ Gain goes from 10 to 65 dB.');
+    expect(field('Gain').value).toBe('99');
     expect(settings()['preamp/gainDb/2']).toBe(56);
   });
 });

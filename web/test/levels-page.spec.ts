@@ -8,7 +8,7 @@ import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
 import { drawn } from './create-plotly.stub';
-import { cellOf, enterCell } from './hands';
+import { cellOf, enterCell, field, fill } from './hands';
 import type { Bench, Mounted } from './mount';
 import { demoBench, until } from './mount';
 
@@ -79,11 +79,11 @@ describe('outboard', () => {
 
   it('refuses a level that is none, and says what fits', async () => {
     await open(OutboardPage, 'CRUSH, slot 1');
-    const field = page.element.querySelector<HTMLInputElement>('#sweet')!;
-    field.value = 'hot';
-    field.dispatchEvent(new Event('change'));
-    const notices = app.store.selectSignal(studioFeature.selectNotices);
-    expect(notices().at(-1)!.text).toMatch(/“hot” is not a level .* from -40 to \+40/);
+    fill(page, 'Units sound best at', 'hot');
+    expect(field('Units sound best at').value).toBe('hot');
+    expect(page.text()).toContain('▲ Type dBu, from −40 to +40.');
+    fill(page, 'Units sound best at', '−6');
+    expect(page.text()).not.toContain('Type dBu');
   });
 });
 

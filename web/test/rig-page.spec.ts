@@ -356,7 +356,7 @@ describe('faulty jacks', () => {
     await until(() => rig().faults.length === 1, 'the fault');
     open(CheckPage);
     await shown(() => page.text().includes('Bay B 3 upper'));
-    type('[aria-label="What is wrong with Bay B 3 upper"]', 'crackles', 'change');
+    fill(page, 'What is wrong with Bay B 3 upper', 'crackles');
     await until(() => rig().faults[0]?.note === 'crackles', 'the note');
     page.button(/^Bay B 3 upper works again/).click();
     await shown(() => rig().faults.length === 0 && page.text().includes('Where a jack is dead, say so'));
@@ -418,11 +418,9 @@ describe('the page of a device', () => {
 
   it('turns knobs of the channel that is chosen', async () => {
     await openDevice('preamp');
-    const channel = one('.channel select');
-    channel.value = '2';
-    channel.dispatchEvent(new Event('change'));
-    await shown(() => one('ft-setting-field input[type=text]').value === '56');
-    type('ft-setting-field input[type=text]', '50', 'change');
+    pick(page, 'Channel', '2');
+    await shown(() => field('Gain').value === '56');
+    fill(page, 'Gain', '50');
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(app.api.studioNow.sessions[0]!.scenes[0]!.settings['preamp/gainDb/2' as never]).toBe(50);
   });
@@ -444,20 +442,19 @@ describe('the page of a device', () => {
     await openDevice('unit-of-your-own');
     page.button(/^\s*The same as JSON/).click();
     await shown(() => isThere('textarea'));
-    const json = one('textarea');
     const params = {
       ports: [
         { key: 'in', name: 'in', direction: 'in' },
         { key: 'out', name: 'out', direction: 'out' },
       ],
     };
-    json.value = '{ "ports": [';
+    fill(page, 'Data as JSON', '{ "ports": [');
     page.button(/^\s*Take the JSON/).click();
     expect(lastNotice()).toContain('This is not JSON');
-    json.value = JSON.stringify({ ...params, routes: [{ from: 'in', to: 'exit' }] });
+    fill(page, 'Data as JSON', JSON.stringify({ ...params, routes: [{ from: 'in', to: 'exit' }] }));
     page.button(/^\s*Take the JSON/).click();
     await shown(() => lastNotice().includes('There is no connector “exit”. There are: in, out.'));
-    json.value = JSON.stringify({ ...params, routes: [{ from: 'in', to: 'out', gainDb: 6 }] });
+    fill(page, 'Data as JSON', JSON.stringify({ ...params, routes: [{ from: 'in', to: 'out', gainDb: 6 }] }));
     page.button(/^\s*Take the JSON/).click();
     await until(() => app.api.entries.length === 2, 'entry 2');
     expect(rig().devices.find(({ type: kind }) => kind === 'customUnit')!.params['routes']).toMatchObject([
@@ -476,11 +473,7 @@ describe('the page of a device', () => {
 
   it('puts a device into a rack', async () => {
     await openDevice('opto');
-    const field = [...page.element.querySelectorAll('label')]
-      .find((label) => label.textContent.includes('Rack'))!
-      .querySelector('input')!;
-    field.value = 'Left rack';
-    field.dispatchEvent(new Event('change'));
+    fill(page, 'Rack', 'Left rack');
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(rig().devices.find(({ id }) => id === ('opto' as typeof id))!.rack).toBe('Left rack');
   });

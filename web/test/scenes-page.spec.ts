@@ -2,7 +2,7 @@ import { studioFeature } from '../src/app/state/studio.feature';
 import { ComparePage } from '../src/app/see/scenes/compare-page';
 import { SceneLinesPage } from '../src/app/see/scenes/scene-lines-page';
 import { SceneListPage } from '../src/app/see/scenes/scene-list-page';
-import { cellOf } from './hands';
+import { cellOf, enterCell, field, fill, pick, submit } from './hands';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
 
@@ -13,20 +13,14 @@ const session = () => app.store.selectSignal(studioFeature.selectFound)()!.sessi
 const sceneNamed = (name: string) => session().scenes.find((scene) => scene.name === name)!;
 
 async function make(name: string, start: string): Promise<void> {
-  const select = page.element.querySelector<HTMLSelectElement>('[aria-label="How it begins"]')!;
-  select.value = start;
-  select.dispatchEvent(new Event('change'));
-  const input = page.element.querySelector<HTMLInputElement>('#fresh')!;
-  input.value = name;
-  page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
+  pick(page, 'How it begins', start);
+  fill(page, 'Another scene', name);
+  submit(page.element.querySelector('form'));
   await until(() => session().scenes.some((scene) => scene.name === name), name);
   page.fixture.detectChanges();
 }
 
-function change(element: HTMLInputElement | HTMLSelectElement, value: string): void {
-  element.value = value;
-  element.dispatchEvent(new Event('change'));
-}
+const cell = (scene: string, title: string): HTMLElement => cellOf(page.element, scene, title);
 
 beforeEach(async () => {
   app = bench();
@@ -36,42 +30,65 @@ beforeEach(async () => {
 
 describe('scenes', () => {
   it('are made of the one at the top: following it, as a copy, or empty', async () => {
-    await make('Foley overdub', 'branch');
-    await make('Tracking B', 'copy');
-    await make('Playback check', 'empty');
+    await make('Foley overdub', 'following this one');
+    await make('Tracking B', 'as a copy that stands alone');
+    await make('Playback check', 'with nothing plugged');
     expect(sceneNamed('Foley overdub')).toMatchObject({ follows: 'tracking' });
     expect(sceneNamed('Tracking B').follows).toBeUndefined();
     expect(sceneNamed('Tracking B').cords).toHaveLength(sceneNamed('Tracking').cords.length);
     expect(sceneNamed('Playback check').cords).toEqual([]);
   });
 
-  it('need a name', async () => {
-    page.element.querySelector('form')!.dispatchEvent(new Event('submit', { cancelable: true }));
-    const notices = app.store.selectSignal(studioFeature.selectNotices);
-    await until(() => notices().length > 0, 'the notice');
-    expect(notices()[0]!.text).toBe('No scene was made: type a name for it first.');
+  it('need a name', () => {
+    submit(page.element.querySelector('form'));
+    page.fixture.detectChanges();
+    expect(page.text()).toContain('▲ This is needed.');
+    expect(document.activeElement).toBe(field('Another scene'));
+    expect(session().scenes).toHaveLength(1);
   });
 
-  it('are renamed, followed, let stand alone, put away and brought back', async () => {
-    await make('Foley overdub', 'copy');
-    const follows = (): HTMLSelectElement =>
-      page.element.querySelector('[aria-label="Foley overdub follows"]')!;
-    change(follows(), 'tracking');
+  it('are renamed, followed, let stand alone, put away and brought back in their cells', async () => {
+    await make('Foley overdub', 'as a copy that stands alone');
+    await enterCell(page, cell('Foley overdub', 'Follows'), 'tracking');
     await until(() => sceneNamed('Foley overdub').follows === 'tracking', 'following');
     page.fixture.detectChanges();
-    change(follows(), '');
+    await enterCell(page, cell('Foley overdub', 'Follows'), 'stands alone');
     await until(() => sceneNamed('Foley overdub').follows === undefined, 'standing alone');
-    page.button(/Put away Foley overdub/).click();
-    await until(() => sceneNamed('Foley overdub').archived === true, 'put away');
+    for (const isAway of [true, undefined]) {
+      page.fixture.detectChanges();
+      cell('Foley overdub', 'Put away').focus();
+      page.press(cell('Foley overdub', 'Put away'), ' ');
+      await until(() => sceneNamed('Foley overdub').archived === isAway, 'put away, or brought back');
+    }
     page.fixture.detectChanges();
-    page.button(/Bring back Foley overdub/).click();
-    await until(() => sceneNamed('Foley overdub').archived === undefined, 'brought back');
-    change(page.element.querySelector('[aria-label="Name of Foley overdub"]')!, 'Foley');
+    await enterCell(page, cell('Foley overdub', 'Scene'), 'Foley');
     await until(() => session().scenes.some(({ name }) => name === 'Foley'), 'the new name');
   });
 
+  it('are put in an order with Alt and the arrows, and the keys stay with the scene', async () => {
+    await make('Foley overdub', 'with nothing plugged');
+    await make('Playback check', 'with nothing plugged');
+    const names = (): (string | undefined)[] =>
+      [...page.element.querySelectorAll('tbody tr')].map((row) =>
+        row.querySelector('[data-column="0"]')?.textContent.trim(),
+      );
+    const before = names();
+    cell('Tracking', 'Cords').focus();
+    page.press(cell('Tracking', 'Cords'), 'ArrowUp', { altKey: true });
+    await until(() => {
+      page.fixture.detectChanges();
+      return names().indexOf('Tracking') === before.indexOf('Tracking') - 1;
+    }, 'the other order');
+    await until(() => document.activeElement === cell('Tracking', 'Cords'), 'the keys');
+    expect(
+      session()
+        .scenes.map(({ position }) => position)
+        .sort(),
+    ).toEqual([1, 2, 3]);
+  });
+
   it('take over what changes in the one they follow', async () => {
-    await make('Foley overdub', 'branch');
+    await make('Foley overdub', 'following this one');
     page = app.mount(SceneLinesPage);
     await page.says('Harp');
     const tick = cellOf(page.element, 'Harp', 'Foley overdub');
@@ -84,12 +101,11 @@ describe('scenes', () => {
   });
 
   it('are compared side by side, and the difference is told', async () => {
-    await make('Playback check', 'empty');
+    await make('Playback check', 'with nothing plugged');
     page = app.mount(ComparePage);
     page.fixture.detectChanges();
-    const [left, right] = [...page.element.querySelectorAll<HTMLSelectElement>('.sides select')];
-    change(left!, 'lamplighters-ledger/tracking');
-    change(right!, 'lamplighters-ledger/playback-check');
+    pick(page, 'From', 'Tracking');
+    pick(page, 'to', 'Playback check');
     await until(() => {
       page.fixture.detectChanges();
       return page.text().includes('are left out.');
@@ -101,7 +117,7 @@ describe('scenes', () => {
       return page.text().includes('1 Imke Tarrow, Narrator comes in');
     }, 'the story the other way round');
     page.fixture.detectChanges();
-    change(page.element.querySelector<HTMLSelectElement>('.sides select')!, 'lamplighters-ledger/tracking');
+    pick(page, 'From', 'Tracking');
     await until(() => {
       page.fixture.detectChanges();
       return page.text().includes('Tracking and Tracking are alike');
@@ -111,7 +127,10 @@ describe('scenes', () => {
 
 describe('the scene at the top', () => {
   it('is said to be on the floor with one press, and shown so', async () => {
-    page.button(/It is there now/).click();
+    await page.says('Tracking');
+    cell('Tracking', 'Scene').focus();
+    page.fixture.detectChanges();
+    page.button(/Tracking is on the floor now/).click();
     await until(() => {
       page.fixture.detectChanges();
       return page.text().includes('last put there');

@@ -1,4 +1,4 @@
-import { field, fill, submit } from './hands';
+import { field, fill, pick, submit } from './hands';
 import { HttpErrorResponse } from '@angular/common/http';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
@@ -94,9 +94,7 @@ describe('the studio network', () => {
 
   it('shows a code in two groups, its link and a QR code, for the role chosen', () => {
     press(/Open it/);
-    const select = page.element.querySelector('select')!;
-    select.value = 'edit';
-    select.dispatchEvent(new Event('change'));
+    pick(page, 'It may', 'edit everything');
     press(/Show a code/);
     expect(page.element.querySelector('.code')!.textContent).toBe('1234 5678');
     expect(page.text()).toContain('it may then edit everything');
@@ -109,9 +107,7 @@ describe('the studio network', () => {
       tablets: [{ id: 'a', name: 'Tablet', role: 'tick', pairedAt: '2026-03-01T10:00:00Z', seenAt: null }],
     };
     press(/Open it/);
-    const select = page.element.querySelector<HTMLSelectElement>('[aria-label="Tablet may"]')!;
-    select.value = 'edit';
-    select.dispatchEvent(new Event('change'));
+    pick(page, 'Tablet may', 'edit everything');
     expect(api.state.tablets[0]!.role).toBe('edit');
     page.fixture.detectChanges();
     press(/Revoke Tablet/);

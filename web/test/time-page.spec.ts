@@ -4,21 +4,13 @@ import { ClockPage } from '../src/app/see/time/clock-page';
 import { DelaysPage } from '../src/app/see/time/delays-page';
 import { ParallelPathsPage } from '../src/app/see/time/parallel-paths-page';
 import { drawn } from './create-plotly.stub';
-import { cellOf, enterCell } from './hands';
+import { cellOf, enterCell, pick } from './hands';
 import type { Bench, Mounted } from './mount';
 import { demoBench, until } from './mount';
 
 let app: Bench;
 let page: Mounted<unknown>;
 
-const select = (label: string): HTMLSelectElement =>
-  page.element.querySelector<HTMLSelectElement>(
-    `select[aria-label="${label}"], select#${label.replace(/\W/g, '-')}`,
-  )!;
-const change = (element: HTMLInputElement | HTMLSelectElement, value: string): void => {
-  element.value = value;
-  element.dispatchEvent(new Event('change'));
-};
 const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
 const rules = () =>
   app.store
@@ -54,7 +46,7 @@ describe('delays', () => {
   });
 
   it('adds a name of the input list, gives them headphones, and takes them off', async () => {
-    change(select('another'), 'Joss Verrill');
+    pick(page, 'Another performer', 'Joss Verrill');
     await page.says('Joss Verrill');
     await until(() => session().performers.some(({ name }) => name === 'Joss Verrill'));
     page.fixture.detectChanges();
@@ -80,6 +72,8 @@ describe('delays', () => {
 });
 
 describe('the clock', () => {
+  const told = (): HTMLElement => cellOf(page.element, 'Kiln stagebox', 'Say what it follows');
+
   beforeEach(async () => {
     page = app.mount(ClockPage);
     await page.says('House clock is master');
@@ -87,15 +81,16 @@ describe('the clock', () => {
 
   it('shows who follows whom, and finds two masters at once', async () => {
     expect(page.text()).toContain('└ Kiln stagebox');
-    change(select('Clock of Kiln stagebox'), 'internal');
+    await enterCell(page, told(), 'its own clock');
     await page.says('2 masters');
     expect(rules()).toContain('clock-masters');
-    change(select('Clock of Kiln stagebox'), '');
+    page.fixture.detectChanges();
+    await enterCell(page, told(), 'as connected');
     await page.says('nobody has said');
   });
 
   it('tells what would not fit at another rate before it is taken', async () => {
-    change(select('rate'), '96000');
+    pick(page, 'What would no longer fit at', '96 kHz');
     await page.says('4 threads stop');
     expect(session().sampleRateHz).toBe(48_000);
     page.button(/Set the session to 96 kHz/).click();
@@ -104,7 +99,7 @@ describe('the clock', () => {
   });
 
   it('plans automation on another console, which timecode does not reach', async () => {
-    change(select('automated'), 'kiln-desk');
+    pick(page, 'Automation is planned on', 'Kiln desk');
     await until(() => rules().includes('timecode-missing'), 'the finding');
   });
 });

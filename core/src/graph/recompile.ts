@@ -49,6 +49,7 @@ const BESIDE_A_SCENE: ReadonlySet<string> = new Set<keyof Scene>([
   'name',
   'follows',
   'archived',
+  'position',
   'cords',
   'settings',
 ]);

@@ -20,6 +20,7 @@ import { PREFERENCE_ORDER, preferenceOrderSchema } from './preferences';
 import { busSchema, crestDb, trackSchema } from './daw/trackSchema';
 import { SAMPLE_RATES_HZ } from '../units/sampleRates';
 import { HEARING_TABLES } from '../units/hearing';
+import { byNumber } from './byNumber';
 import { PURPOSES } from './purposes';
 import { performerSchema } from './performerSchema';
 import { readingSchema } from './readingSchema';
@@ -97,6 +98,8 @@ export const sceneSchema = z.strictObject({
   follows: sceneIdSchema.optional(),
   /** Put away: kept and comparable, but not offered at the top. */
   archived: z.literal(true).optional(),
+  /** Its place among the scenes, from 1; one without comes after those that have one. */
+  position: z.number().int().min(1).max(9999).optional(),
   cords: z.array(cordSchema).max(MOST_ITEMS.sceneCords),
   settings: z.record(settingKeySchema, z.union([z.number(), z.boolean()])),
 });
@@ -160,6 +163,4 @@ export type Session = z.infer<typeof sessionSchema>;
 
 /** The threads that are active in a scene, by their number on the input list. */
 export const threadsIn = (session: Session, scene: Scene): readonly Thread[] =>
-  session.threads
-    .filter((thread) => thread.scenes.includes(scene.id))
-    .sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1));
+  session.threads.filter((thread) => thread.scenes.includes(scene.id)).sort(byNumber);

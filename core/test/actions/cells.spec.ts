@@ -1,12 +1,16 @@
+import { tickCords } from '@ft/core/actions/bay/floorTick';
 import { deviceCell, roomCell } from '@ft/core/actions/rig/deviceCell';
 import { adaptorCell, stockCell } from '@ft/core/actions/rig/hookCell';
 import { wireCellsEdits } from '@ft/core/actions/rig/wireCells';
 import { readingCell } from '@ft/core/actions/levels/readingCell';
+import { sceneCell } from '@ft/core/actions/scenes/sceneCell';
 import { threadsInScenesEdits } from '@ft/core/actions/scenes/sceneEdits';
+import { clockCell } from '@ft/core/actions/time/clockCell';
 import { performerCell } from '@ft/core/actions/time/performerCell';
 import { applyChange } from '@ft/core/edits/change';
 import type { Edit } from '@ft/core/edits/make';
 import type { SceneId, StationId } from '@ft/core/rig/ids';
+import type { Scene } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { CellReading } from '@ft/core/text/cellReading';
 import { saltglassRooms, SALTGLASS_PLACE } from '../fixtures/thin/saltglass';
@@ -190,5 +194,87 @@ describe('the ends of wires', () => {
     expect(edits).toEqual([]);
     expect(refused.map(({ at }) => at)).toEqual([0, 1]);
     expect(refused[0]!.sentence).toBe('There is no input “Nowhere in 9” at the rear of the rig.');
+  });
+});
+
+describe('a cell of a scene', () => {
+  const [scene] = session.scenes;
+  const other = { ...scene!, id: 'other' as SceneId, name: 'Other', follows: scene!.id };
+  const both = { ...session, scenes: [...session.scenes, other] };
+  const read = (field: 'name' | 'follows' | 'archived', text: string, of: Scene = other): unknown => {
+    const cell = sceneCell(both, of, field, text);
+    return cell.ok ? cell.value.map((edit) => edit['value']) : cell.sentence;
+  };
+
+  it('takes a name, whom it follows in any case of letters, and whether it is put away', () => {
+    expect(read('name', ' Overdub ')).toEqual(['Overdub']);
+    expect(read('name', '')).toBe('“” does not fit: a name is needed.');
+    expect(read('follows', scene!.name.toUpperCase())).toEqual([scene!.id]);
+    expect(read('follows', 'Stands alone')).toEqual([null]);
+    expect(read('archived', 'on')).toEqual([true]);
+    expect(read('archived', 'off')).toEqual([null]);
+    expect(read('archived', 'perhaps')).toContain('Type on or off');
+  });
+
+  it('follows none that follows it', () => {
+    expect(read('follows', 'Other', scene)).toBe('“Other” is no scene Tracking could follow. There is none.');
+    expect(read('follows', 'Nowhere')).toBe('“Nowhere” is no scene Other could follow. There are: Tracking.');
+  });
+});
+
+describe('a cell of the clocks', () => {
+  const device = rig.devices[0]!;
+  const row = {
+    ...{ device: device.id, name: device.name },
+    choices: [
+      { follows: 'internal', name: 'its own clock' },
+      { follows: 'word-clock', name: 'word clock' },
+    ],
+  };
+  const read = (field: 'follows' | 'rateHz', text: string): unknown => {
+    const cell = clockCell(rig, row, field, text);
+    return cell.ok ? cell.value.map((edit) => edit['value']) : cell.sentence;
+  };
+
+  it('takes what a device can follow, by name, and a rate that there is', () => {
+    expect(read('follows', 'Word clock')).toEqual([{ follows: 'word-clock' }]);
+    expect(read('follows', '')).toEqual([null]);
+    expect(read('follows', 'the moon')).toBe(
+      `${device.name} cannot follow “the moon”. It can: its own clock; word clock.`,
+    );
+    expect(read('rateHz', '96 kHz')).toEqual([{ follows: 'internal', rateHz: 96_000 }]);
+    expect(read('rateHz', '')).toEqual([{ follows: 'internal' }]);
+    expect(read('rateHz', '12 kHz')).toMatch(/^“12 kHz” is no sample rate\. There are: .*48 kHz/);
+  });
+});
+
+describe('ticks of the patch list', () => {
+  const context = contextOf(studio);
+  const [first, second] = context.scene.cords;
+
+  it('are one change for many, and leave alone what stands as wanted', () => {
+    const both = [first!, second!].map(({ id }) => ({ cord: id, isIn: true }));
+    const done = tickCords(context, both);
+    expect(done.refused).toEqual([]);
+    expect(done.edits.map(({ type }) => type)).toEqual(['plug.add', 'plug.add']);
+    const next = applyChange(studio, done.edits);
+    const plugged = contextOf(next.ok ? next.value : studio);
+    expect(tickCords(plugged, both).edits).toEqual([]);
+    expect(tickCords(plugged, [{ cord: first!.id, isIn: false }]).edits).toMatchObject([
+      { type: 'plug.remove', id: first!.from },
+    ]);
+  });
+
+  it('tell of a cord that is gone, or whose jack is taken', () => {
+    expect(tickCords(context, [{ cord: 'gone' as never, isIn: true }]).refused).toEqual([
+      { at: 0, sentence: 'That cord is not in the scene any more.' },
+    ]);
+    const taken = {
+      ...context,
+      floor: { ...context.floor, cords: [{ id: first!.from, to: second!.to, stock: first!.stock }] },
+    };
+    expect(tickCords(taken, [{ cord: first!.id, isIn: true }]).refused[0]!.sentence).toContain(
+      'Pull it first',
+    );
   });
 });

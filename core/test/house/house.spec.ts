@@ -76,13 +76,35 @@ describe('the house', () => {
     expect(complaints(cases).map((messages) => messages.length)).toEqual(cases.map(() => 1));
   });
 
+  it('builds its pages from the kit: no field, fold or list of offers of their own', () => {
+    const pages = readdirSync(join(ROOT, 'web/src/app'), { recursive: true, encoding: 'utf8' })
+      .filter((file) => /\.(ts|html)$/.test(file) && !file.startsWith('ui/'))
+      .map((file) => ({ file, text: readFileSync(join(ROOT, 'web/src/app', file), 'utf8') }));
+    expect(pages.length).toBeGreaterThan(80);
+    const withOwn = (pattern: RegExp): string[] =>
+      pages.filter(({ text }) => pattern.test(text)).map(({ file }) => file);
+    expect(withOwn(/<(select|textarea|details|datalist|dialog)\b|\$any\(/)).toEqual([]);
+    // The finder is the package's own type-to-find; a line of the input list is one text, not a form of fields.
+    expect(withOwn(/<input\b/).sort()).toEqual(['shell/finder.ts', 'stages/track/input-list/add-line.ts']);
+  });
+
   it('loads nothing of a studio for the first screen: no schema of its documents, no edits, no catalogue', () => {
     const ofCore = (...files: string[]): string[] =>
       [...loadedFor(files)].filter((file) => file.startsWith('core/'));
-    expect(ofCore('web/src/main.ts', 'web/src/app/start/first-screen.ts').sort()).toEqual([
-      'core/src/formats/decodeText.ts',
-      'core/src/session/scenePlace.ts',
-    ]);
+    expect(ofCore('web/src/main.ts', 'web/src/app/start/first-screen.ts').sort()).toEqual(
+      [
+        'core/src/formats/decodeText.ts',
+        'core/src/session/scenePlace.ts',
+        // What a form needs to read its fields and to say what is wrong with them.
+        'core/src/formats/shapeProblems.ts',
+        'core/src/session/problem.ts',
+        'core/src/text/cellReading.ts',
+        'core/src/text/nameMatch.ts',
+        'core/src/text/typedNumber.ts',
+        'core/src/units/format.ts',
+        'core/src/words/problemWording.ts',
+      ].sort(),
+    );
     expect(ofCore('web/src/app/shell/studio.routes.ts')).toContain('core/src/session/studioSchema.ts');
   });
 });

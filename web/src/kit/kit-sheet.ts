@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { moveItemInArray } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { readOnOff } from '@ft/core/typed/settingText';
 import { ColumnMenu } from '../app/ui/sheet/column-menu';
 import { Sheet } from '../app/ui/sheet/sheet';
@@ -57,8 +58,8 @@ export class KitSheet {
   protected readonly columns = columns;
   protected readonly rowId = ({ id }: KitLine): string => id;
   private readonly changed = signal<ReadonlyMap<string, KitLine>>(new Map());
-  private readonly first = computed(() => linesTo(this.count()));
-  protected readonly lines = computed(() => this.first().map((line) => this.changed().get(line.id) ?? line));
+  private readonly order = linkedSignal(() => linesTo(this.count()));
+  protected readonly lines = computed(() => this.order().map((line) => this.changed().get(line.id) ?? line));
 
   protected readonly edits: SheetEdits<KitLine> = {
     enter: (entries) => this.enter(entries),
@@ -72,6 +73,12 @@ export class KitSheet {
     toggle: (row, column) => {
       if (column.editor === 'switch')
         this.enter([{ row, column, text: column.text(row) === 'on' ? 'off' : 'on' }]);
+    },
+    move: (row, by) => {
+      const order = [...this.order()];
+      const from = order.findIndex(({ id }) => id === row.id);
+      moveItemInArray(order, from, from + by);
+      this.order.set(order);
     },
   };
 

@@ -11,6 +11,7 @@ import { Switcher } from '../app/ui/switcher';
 import { Tabs } from '../app/ui/tabs';
 import { Tip } from '../app/ui/tip';
 import { KitForm } from './kit-form';
+import { KitLive } from './kit-live';
 import { KitSheet } from './kit-sheet';
 
 type Theme = 'dim' | 'paper';
@@ -18,7 +19,20 @@ type Theme = 'dim' | 'paper';
 /** Every piece of the interface on one page. */
 @Component({
   selector: 'ft-root',
-  imports: [Dialog, Fold, Hint, KitForm, KitSheet, OrderList, Progress, SidePanel, Switcher, Tabs, Tip],
+  imports: [
+    Dialog,
+    Fold,
+    Hint,
+    KitForm,
+    KitLive,
+    KitSheet,
+    OrderList,
+    Progress,
+    SidePanel,
+    Switcher,
+    Tabs,
+    Tip,
+  ],
   templateUrl: './kit.html',
   styles: `
     :host {
@@ -36,7 +50,8 @@ type Theme = 'dim' | 'paper';
       justify-items: start;
     }
     ft-kit-sheet,
-    ft-kit-form {
+    ft-kit-form,
+    ft-kit-live {
       width: 100%;
     }
   `,

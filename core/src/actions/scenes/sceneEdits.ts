@@ -11,7 +11,8 @@ import { releaseEdits } from '../releaseEdits';
 import { routeEdits } from '../track/threadEdits';
 
 /** How a scene begins: as another one is, following it from then on, or with nothing plugged. */
-export type SceneStart = 'copy' | 'branch' | 'empty';
+export const SCENE_STARTS = ['copy', 'branch', 'empty'] as const;
+export type SceneStart = (typeof SCENE_STARTS)[number];
 
 /** A new scene, and what makes it. */
 export interface NewScene {

@@ -58,7 +58,8 @@ export function readInserts(text: string, buses: readonly Bus[]): CellReading<Tr
   return value(slots);
 }
 
-function slotText(slot: Slot, buses: readonly Bus[]): string {
+/** What stands in a slot, as it is typed. */
+export function slotText(slot: Slot, buses: readonly Bus[]): string {
   if (slot.kind === 'plugin') {
     const delay = slot.delaySamples === 0 ? '' : ` @${String(slot.delaySamples)}`;
     return `${slot.name}${delay}${slot.key === undefined ? '' : ` key ${busName(buses, slot.key)}`}`;

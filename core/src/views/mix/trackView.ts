@@ -3,6 +3,7 @@ import type { WorkedScene } from '../../scene/workedScene';
 import { hostOf } from '../../graph/dawTracks';
 import { laneIdOf } from '../../rig/ids';
 import { edgesFrom, edgesInto } from '../../graph/walk';
+import { byNumber } from '../../session/byNumber';
 import type { TrackField } from '../../typed/track/trackCells';
 import { TRACK_COLUMNS, trackCellText } from '../../typed/track/trackCells';
 import type { Track } from '../../session/daw/trackSchema';
@@ -45,7 +46,7 @@ const named = (
 /** The tracks of the session by number, with their cells as typed and what lies outside the host. */
 export function trackRows(context: WorkedScene): readonly TrackRow[] {
   const { session } = context;
-  const tracks = [...session.tracks].sort((a, b) => a.number - b.number || (a.id < b.id ? -1 : 1));
+  const tracks = [...session.tracks].sort(byNumber);
   return tracks.map((track) => {
     const outputs = track.outputs.flatMap((output) => hostOutputsOf(output, track.width));
     const inputs = track.input.from === 'host' ? numbersFrom(track.input.first, track.width) : [];

@@ -22,6 +22,8 @@ export const SHORTCUTS: readonly Listed[] = [
   { keys: ['Delete'], does: 'unpin a cell or empty it; the router fills it again' },
   { keys: ['Space'], does: 'throw the switch of a cell' },
   { keys: ['Ctrl Delete'], does: 'remove the line' },
+  { keys: ['Alt ↑', 'Alt ↓'], does: 'put the line further up or down' },
+  { keys: ['Alt Shift ←', 'Alt Shift →'], does: 'make the column narrower or wider' },
   { keys: ['R'], does: 'on the findings page: take the first repair' },
   { keys: ['?'], does: 'show or hide this list' },
 ];

@@ -5,13 +5,22 @@ import { Router, RouterLink } from '@angular/router';
 import type { Observable } from 'rxjs';
 import { Subscription } from 'rxjs';
 import type { StudioSummary } from '@ft/contract/studios';
+import { beginStudioSchema } from '@ft/contract/studios';
 import { decodeText } from '@ft/core/formats/decodeText';
 import { Api, apiErrorOf } from '../state/api.service';
 import { jobProgress } from '../state/job-progress';
 import { newId } from '../state/new-id';
 import { FileLink } from '../ui/file-link';
+import { FilePick } from '../ui/form/file-pick';
+import type { FormField } from '../ui/form/form-field';
+import { LineForm } from '../ui/form/line-form';
+import { SchemaForm } from '../ui/form/schema-form';
 import { BackupsPanel } from './backups-panel';
 import { SetAsidePanel } from './set-aside-panel';
+
+const BEGIN_FIELDS: readonly FormField[] = [
+  { key: 'name', label: 'Name of the studio', kind: 'text', widthRem: 14 },
+];
 
 /** A studio with the scenes its sessions open at. */
 type Openable = Pick<StudioSummary, 'id'> & { readonly sessions: readonly { id: string; scene: string }[] };
@@ -19,7 +28,7 @@ type Openable = Pick<StudioSummary, 'id'> & { readonly sessions: readonly { id: 
 /** The first screen: the studios on this machine, and the three ways to get one. */
 @Component({
   selector: 'ft-first-screen',
-  imports: [BackupsPanel, DatePipe, FileLink, RouterLink, SetAsidePanel],
+  imports: [BackupsPanel, DatePipe, FileLink, FilePick, LineForm, RouterLink, SetAsidePanel],
   templateUrl: './first-screen.html',
   styleUrl: './first-screen.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -36,6 +45,7 @@ export class FirstScreen implements OnInit {
   /** How far the server is with it. */
   protected readonly step = signal('');
   private running = new Subscription();
+  protected readonly beginning = new SchemaForm(BEGIN_FIELDS, beginStudioSchema);
   /** The studio about to be removed, until it is confirmed. */
   protected readonly removing = signal('');
 
@@ -52,13 +62,10 @@ export class FirstScreen implements OnInit {
   }
 
   protected begin(name: string): void {
-    if (name.trim() !== '') this.create('Making the studio …', () => this.api.begin(name), 'rig');
+    this.create('Making the studio …', () => this.api.begin(name), 'rig');
   }
 
-  protected async importFile(input: HTMLInputElement): Promise<void> {
-    const file = input.files?.[0];
-    if (file === undefined) return;
-    input.value = '';
+  protected async importFile(file: File): Promise<void> {
     const what = `Reading ${file.name} …`;
     if (file.name.endsWith('.zip')) {
       this.run(

@@ -5,15 +5,21 @@ import { RouterLink } from '@angular/router';
 import type { Observable } from 'rxjs';
 import { Subscription, timer } from 'rxjs';
 import type { SharingState, Tablet, TabletRole } from '@ft/contract/sharing';
+import { Pick } from '../ui/form/pick';
 import { Api, apiErrorOf } from '../state/api.service';
 
 /** A tablet that pairs shows up within this time, ms. */
 const REFRESH_MS = 2000;
 
+const ROLES: readonly { readonly value: TabletRole; readonly name: string }[] = [
+  { value: 'tick', name: 'tick off steps' },
+  { value: 'edit', name: 'edit everything' },
+];
+
 /** Opens the program to the studio network, shows codes, lists and revokes tablets. */
 @Component({
   selector: 'ft-sharing-page',
-  imports: [DatePipe, RouterLink],
+  imports: [DatePipe, Pick, RouterLink],
   templateUrl: './sharing-page.html',
   styleUrl: './sharing-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -22,6 +28,7 @@ export class SharingPage implements OnDestroy {
   private readonly api = inject(Api);
   protected readonly state = signal<SharingState | undefined>(undefined);
   protected readonly trouble = signal('');
+  protected readonly roles = ROLES;
   protected readonly role = signal<TabletRole>('tick');
   protected readonly link = computed(() => this.state()?.offer?.links[0]);
   protected readonly code = computed(() => this.state()?.offer?.code.replace(/^(.{4})/, '$1 ') ?? '');
@@ -47,8 +54,8 @@ export class SharingPage implements OnDestroy {
     this.ask(this.api.offerPairing(this.role()));
   }
 
-  protected setRole(tablet: Tablet, role: string): void {
-    this.ask(this.api.setTabletRole(tablet.id, role === 'edit' ? 'edit' : 'tick'));
+  protected setRole(tablet: Tablet, role: TabletRole): void {
+    this.ask(this.api.setTabletRole(tablet.id, role));
   }
 
   protected revoke(tablet: Tablet): void {

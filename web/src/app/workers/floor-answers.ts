@@ -1,6 +1,8 @@
 import type { Edit } from '@ft/core/edits/make';
 import { onFloorEdits, tickEdits } from '@ft/core/actions/bay/floorEdits';
-import { tickCord } from '@ft/core/actions/bay/floorTick';
+import type { CellsEdits } from '@ft/core/actions/cellsEdits';
+import type { CordTick } from '@ft/core/actions/bay/floorTick';
+import { tickCord, tickCords } from '@ft/core/actions/bay/floorTick';
 import { stepLabel } from '@ft/core/views/bay/stepLabel';
 import type { WorkList } from '@ft/core/views/bay/workList';
 import type { Target } from '@ft/core/repatch/target';
@@ -19,6 +21,7 @@ export interface FloorAnswers {
   workList(isTeardown: boolean, here?: RoomId): WorkList;
   tickStep(id: string, isTeardown: boolean): HandPatch;
   tickCord(id: CordId): HandPatch;
+  tickCords(wanted: readonly CordTick[]): CellsEdits;
   markOnFloor(isTeardown: boolean): readonly Edit[];
   deadJack(jack: LaneId, note: string): DeadJack;
 }
@@ -45,6 +48,7 @@ export function createFloorAnswers(there: () => WorkerState): FloorAnswers {
         : { ok: true, label: stepLabel(studio, wanted, step), edits };
     },
     tickCord: (id) => tickCord(there().context, id),
+    tickCords: (wanted) => tickCords(there().context, wanted),
     markOnFloor: (isTeardown) => onFloorEdits(there().studio, placeOf(isTeardown), target(isTeardown).scene),
     deadJack(jack, note) {
       const { studio, context } = there();

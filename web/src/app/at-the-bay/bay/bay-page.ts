@@ -20,6 +20,7 @@ import { labelChange } from './label-change';
 import { litLanes } from './lit-lanes';
 import { Changes } from '../../state/changes';
 import { AnswerState } from '../../ui/answer';
+import { Entry } from '../../ui/form/entry';
 import { PartPage } from '../../shell/part';
 
 const NOTHING: BaysView = { bays: [], cords: [] };
@@ -33,7 +34,7 @@ const isArrow = (key: string): key is ArrowKey => key.startsWith('Arrow');
  */
 @Component({
   selector: 'ft-bay-page',
-  imports: [PartPage, AnswerState],
+  imports: [AnswerState, Entry, PartPage],
   templateUrl: './bay-page.html',
   styleUrl: './bay-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -128,8 +129,8 @@ export class BayPage implements OnDestroy {
     if (event.pointerType !== 'touch') this.takeOrPlug(event);
   }
 
-  protected onTap(event: PointerEvent): void {
-    if (event.pointerType === 'touch') this.takeOrPlug(event);
+  protected onTap(event: MouseEvent): void {
+    if ('pointerType' in event && event.pointerType === 'touch') this.takeOrPlug(event);
   }
 
   /** A drag ends on another jack; a click leaves the end in the hand for the next one. */
@@ -183,7 +184,7 @@ export class BayPage implements OnDestroy {
     this.scroller()?.nativeElement.scrollTo({ top: bay * BAY_HEIGHT * this.zoom() });
   }
 
-  private takeOrPlug(event: PointerEvent): void {
+  private takeOrPlug(event: MouseEvent): void {
     const place = jackAt(this.view().bays, this.pointOf(event));
     if (place === undefined) return;
     this.cursor.set(place);
@@ -216,7 +217,7 @@ export class BayPage implements OnDestroy {
     return at?.bay === place.bay && at.column === place.column && at.row === place.row;
   }
 
-  private pointOf(event: PointerEvent): Point {
+  private pointOf(event: MouseEvent): Point {
     const scroller = this.scroller()?.nativeElement;
     const zoom = this.zoom();
     return {

@@ -9,14 +9,21 @@ import { studioFeature } from '../../state/studio.feature';
 import type { FlowLayout, PlacedLink } from './flow-layout';
 import { FlowLayouts } from './flow-layout.service';
 import { AnswerState } from '../../ui/answer';
+import { Pick } from '../../ui/form/pick';
 import { PartPage } from '../../shell/part';
 
 const MARGIN = 16;
 
+/** How many devices away from the one in the middle. */
+const REACHES = [1, 2, 3, 4].map((value) => ({
+  value,
+  name: value === 1 ? '1 step' : `${String(value)} steps`,
+}));
+
 /** What a device hears and what hears it, as a diagram from left to right. */
 @Component({
   selector: 'ft-flow-page',
-  imports: [PartPage, AnswerState],
+  imports: [AnswerState, PartPage, Pick],
   templateUrl: './flow-page.html',
   styleUrl: './flow-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -44,7 +51,9 @@ export class FlowPage {
       devices[0]?.id
     );
   });
+  protected readonly choices = computed(() => this.devices().map(({ id, name }) => ({ value: id, name })));
   protected readonly steps = signal(1);
+  protected readonly reaches = REACHES;
   protected readonly words = EDGE_WORDS;
 
   protected readonly shown = askedAbout(
@@ -64,8 +73,9 @@ export class FlowPage {
   }
 
   /** The device in the middle stands in the address, so that going back goes back. */
-  protected centre(id: string): void {
-    this.store.dispatch(PlanActions.select({ ref: { kind: 'device', id: id as DeviceId } }));
+  protected centre(id: DeviceId | undefined): void {
+    if (id === undefined) return;
+    this.store.dispatch(PlanActions.select({ ref: { kind: 'device', id } }));
     void this.router.navigate([], { queryParams: { device: id } });
   }
 }

@@ -2,15 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Store } from '@ngrx/store';
 import type { KnobGroup, KnobLine } from '@ft/core/views/scenes/comparison';
 import { KNOB_GROUPS } from '@ft/core/views/scenes/comparison';
+import { scenesInOrder } from '@ft/core/session/scenesInOrder';
 import { askedAbout } from '../../state/asked';
 import { studioFeature } from '../../state/studio.feature';
 import type { Side } from '../../workers/scene-answers';
 import { AnswerState } from '../../ui/answer';
+import { Pick } from '../../ui/form/pick';
 import { PartPage } from '../../shell/part';
 
 /** One thing that can stand on a side. */
 interface SideChoice {
-  readonly key: string;
+  readonly value: string;
   readonly name: string;
   readonly side: Side;
 }
@@ -18,7 +20,7 @@ interface SideChoice {
 /** Two scenes side by side, of this session or another, and what is on the floor. */
 @Component({
   selector: 'ft-compare-page',
-  imports: [PartPage, AnswerState],
+  imports: [AnswerState, PartPage, Pick],
   templateUrl: './compare-page.html',
   styleUrl: './compare-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -31,16 +33,16 @@ export class ComparePage {
   protected readonly choices = computed((): readonly SideChoice[] => {
     const sessions = this.studio()?.sessions ?? [];
     const scenes = sessions.flatMap((session) =>
-      session.scenes.map((scene): SideChoice => ({
-        key: `${session.id}/${scene.id}`,
+      scenesInOrder(session).map((scene): SideChoice => ({
+        value: `${session.id}/${scene.id}`,
         name: sessions.length > 1 ? `${scene.name} · ${session.name}` : scene.name,
         side: { session: session.id, scene: scene.id },
       })),
     );
     return [
-      { key: 'floor', name: 'What is on the floor', side: 'floor' },
+      { value: 'floor', name: 'What is on the floor', side: 'floor' },
       ...scenes,
-      { key: 'all-normals', name: 'All normals', side: 'all-normals' },
+      { value: 'all-normals', name: 'All normals', side: 'all-normals' },
     ];
   });
   private readonly hereKey = computed(() => {
@@ -79,6 +81,6 @@ export class ComparePage {
   }
 
   private sideOf(key: string): Side {
-    return this.choices().find((choice) => choice.key === key)?.side ?? 'floor';
+    return this.choices().find((choice) => choice.value === key)?.side ?? 'floor';
   }
 }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from 
 import { Store } from '@ngrx/store';
 import type { LineInScene } from '@ft/core/actions/scenes/sceneEdits';
 import type { SceneId } from '@ft/core/rig/ids';
+import { scenesInOrder } from '@ft/core/session/scenesInOrder';
 import type { Thread } from '@ft/core/session/sessionSchema';
 import { threadName } from '@ft/core/session/threadName';
 import { readOnOff } from '@ft/core/typed/settingText';
@@ -56,7 +57,7 @@ export class SceneLinesPage {
 
   protected readonly columns = computed((): readonly SheetColumn<Thread>[] => [
     LINE,
-    ...(this.found()?.session.scenes ?? [])
+    ...scenesInOrder(this.found()?.session ?? { scenes: [] })
       .filter(({ archived }) => archived !== true)
       .map(({ id, name }): SheetColumn<Thread> => ({
         ...{ id, title: name, widthPx: 110, editor: 'switch', isRequired: true },

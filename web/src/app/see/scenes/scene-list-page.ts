@@ -1,51 +1,43 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { SceneStart } from '@ft/core/actions/scenes/sceneEdits';
-import { followedBy } from '@ft/core/session/followProblems';
-import type { Scene } from '@ft/core/session/sessionSchema';
-import { threadsIn } from '@ft/core/session/sessionSchema';
-import { studioFeature } from '../../state/studio.feature';
-import { SceneChanges } from './scene-changes';
+import * as z from 'zod';
+import { SCENE_STARTS } from '@ft/core/actions/scenes/sceneEdits';
+import { sceneSchema } from '@ft/core/session/sessionSchema';
 import { Here } from '../../shell/here';
 import { PartPage } from '../../shell/part';
+import { studioFeature } from '../../state/studio.feature';
+import type { FormField } from '../../ui/form/form-field';
+import { LineForm } from '../../ui/form/line-form';
+import { SchemaForm } from '../../ui/form/schema-form';
+import { CellTakers } from '../../ui/sheet/cell-takers';
+import { ColumnMenu } from '../../ui/sheet/column-menu';
+import { Reached } from '../../ui/sheet/reached';
+import { Sheet } from '../../ui/sheet/sheet';
+import { SceneChanges } from './scene-changes';
+import type { SceneRow } from './scene-rows';
+import { SCENE_COLUMNS, sceneRows } from './scene-rows';
 
-/** A scene as a row. */
-interface SceneRow {
-  readonly scene: Scene;
-  readonly lines: number;
-  readonly isHere: boolean;
-  readonly isOnFloor: boolean;
-  /** Scenes it could follow: not itself, and none that follows it. */
-  readonly bases: readonly Scene[];
-}
-
-const STARTS: readonly { readonly start: SceneStart; readonly name: string }[] = [
-  { start: 'branch', name: 'following it' },
-  { start: 'copy', name: 'as a copy that stands alone' },
-  { start: 'empty', name: 'with nothing plugged' },
+const FIELDS: readonly FormField[] = [
+  { key: 'name', label: 'Another scene', kind: 'text', widthRem: 14 },
+  {
+    ...{ key: 'start', label: 'How it begins', kind: 'choice' },
+    choices: [
+      { value: 'branch', name: 'following this one' },
+      { value: 'copy', name: 'as a copy that stands alone' },
+      { value: 'empty', name: 'with nothing plugged' },
+    ],
+  },
 ];
+const freshSchema = z.object({ name: sceneSchema.shape.name, start: z.enum(SCENE_STARTS) });
 
-/** The scenes as a table, and the line that makes another one. */
+/** The scenes in their order, and the line that makes another one. */
 @Component({
   selector: 'ft-scene-list-page',
-  imports: [PartPage],
+  imports: [ColumnMenu, LineForm, PartPage, Sheet],
   templateUrl: './scene-list-page.html',
   styles: `
-    .add {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 0.4rem 0.8rem;
+    ft-line-form {
       padding: 0.6rem 0.75rem;
-    }
-    td button {
-      margin-right: 0.4rem;
-    }
-    tr.here td {
-      background: var(--ft-select);
-    }
-    tr.away {
-      color: var(--ft-quiet);
     }
     .hint {
       padding: 0 0.75rem;
@@ -56,46 +48,39 @@ const STARTS: readonly { readonly start: SceneStart; readonly name: string }[] =
 })
 export class SceneListPage {
   private readonly store = inject(Store);
-  private readonly here = inject(Here);
+  private readonly to = inject(Here);
   protected readonly changes = inject(SceneChanges);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
   protected readonly found = this.store.selectSignal(studioFeature.selectFound);
-  protected readonly starts = STARTS;
-  protected readonly start = signal<SceneStart>('branch');
+  protected readonly sheet = viewChild<Sheet<SceneRow>>(Sheet);
+  protected readonly fresh = new SchemaForm(FIELDS, freshSchema, { start: 'branch' });
 
   protected readonly rows = computed((): readonly SceneRow[] => {
-    const here = this.found();
-    if (here === undefined) return [];
-    const { session } = here;
-    const floor = this.studio()?.floor.scene;
-    const byRank = (scene: Scene): number => (scene.archived === true ? 1 : 0);
-    return [...session.scenes]
-      .sort((a, b) => byRank(a) - byRank(b))
-      .map((scene) => ({
-        scene,
-        lines: threadsIn(session, scene).length,
-        isHere: scene.id === here.scene.id,
-        isOnFloor: floor?.session === session.id && floor.scene === scene.id,
-        bases: session.scenes.filter(
-          (base) => base !== scene && !followedBy(session.scenes, base).includes(scene),
-        ),
-      }));
+    const found = this.found();
+    return found === undefined ? [] : sceneRows(found.session, found.scene, this.studio()?.floor.scene);
   });
+  protected readonly rowId = ({ scene }: SceneRow): string => `scene:${scene.id}`;
+  protected readonly here = computed(() => `scene:${this.found()?.scene.id ?? ''}`);
+  protected readonly reached = new Reached(this.rows, this.rowId);
+  protected readonly columns = SCENE_COLUMNS;
+  protected readonly edits = new CellTakers<SceneRow>(
+    () => SCENE_COLUMNS,
+    { one: ({ scene }) => scene.name, many: 'Scenes' },
+    {
+      open: (row) => {
+        this.open(row, 'scenes/list');
+      },
+      move: ({ scene }, by) => {
+        this.changes.move(scene, by);
+      },
+    },
+  );
 
-  protected open(scene: Scene, page: 'scenes/list' | 'work-list'): void {
-    this.here.goToScene(this.found()?.session.id ?? '', scene.id, page);
+  protected open({ scene }: SceneRow, page: 'scenes/list' | 'work-list'): void {
+    this.to.goToScene(this.found()?.session.id ?? '', scene.id, page);
   }
 
-  protected follow({ scene, bases }: SceneRow, id: string): void {
-    this.changes.follow(scene, bases.find((base) => base.id === id) ?? null);
-  }
-
-  protected async make(name: HTMLInputElement): Promise<void> {
-    const id = await this.changes.make(name.value, this.start());
-    if (id !== undefined) name.value = '';
-  }
-
-  protected chooseStart(value: string): void {
-    this.start.set(STARTS.find(({ start }) => start === value)?.start ?? 'branch');
+  protected make({ name, start }: z.output<typeof freshSchema>): void {
+    void this.changes.make(name, start);
   }
 }

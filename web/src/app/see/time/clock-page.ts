@@ -1,5 +1,4 @@
 import type { DeviceId } from '@ft/core/rig/ids';
-import type { Device } from '@ft/core/rig/rigSchema';
 import { editSet } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
@@ -10,12 +9,16 @@ import { asked, askedAbout } from '../../state/asked';
 import { studioFeature } from '../../state/studio.feature';
 import { Changes } from '../../state/changes';
 import { AnswerState } from '../../ui/answer';
+import { Pick } from '../../ui/form/pick';
+import { CellTakers } from '../../ui/sheet/cell-takers';
+import { Sheet } from '../../ui/sheet/sheet';
+import { clockColumns } from './clock-columns';
 import { PartPage } from '../../shell/part';
 
 /** Who follows whose clock, what each digital link carries, and what would not fit at another rate. */
 @Component({
   selector: 'ft-clock-page',
-  imports: [PartPage, AnswerState],
+  imports: [AnswerState, PartPage, Pick, Sheet],
   templateUrl: './clock-page.html',
   styleUrls: ['../levels/stacked.scss', './clock-page.scss'],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -25,39 +28,28 @@ export class ClockPage {
   private readonly store = inject(Store);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
-  private readonly tried = signal<SampleRateHz | undefined>(undefined);
+  protected readonly tried = signal<SampleRateHz | undefined>(undefined);
   protected readonly clock = asked((api) => api.clock());
   protected readonly preview = askedAbout(this.tried, (api, rate) => api.atRate(rate));
-  protected readonly rates = SAMPLE_RATES_HZ;
   protected readonly rate = formatRate;
   protected readonly session = computed(() => this.found()?.session);
-  protected readonly consoles = computed(
-    () => this.studio()?.rig.devices.filter(({ type }) => type.endsWith('Console')) ?? [],
-  );
-
-  protected tryRate(text: string): void {
-    this.tried.set(text === '' ? undefined : (Number(text) as SampleRateHz));
-  }
-
-  protected follow(row: ClockRow, follows: string): void {
-    const was = this.clockOf(row);
-    const value = follows === '' ? null : { ...(was ?? {}), follows };
-    this.setClock(
-      row,
-      value,
-      `${row.name} follows ${follows === '' ? 'what its connections suggest' : follows}`,
-    );
-  }
-
-  protected fix(row: ClockRow, text: string): void {
-    const rateHz = text === '' ? undefined : (Number(text) as SampleRateHz);
-    const value = { follows: 'internal', ...(rateHz !== undefined && { rateHz }) };
-    this.setClock(
-      row,
-      value,
-      `${row.name} clocks at ${text === '' ? 'the session’s rate' : formatRate(Number(text))}`,
-    );
-  }
+  protected readonly otherRates = computed(() => [
+    { value: undefined, name: 'choose a rate' },
+    ...SAMPLE_RATES_HZ.filter((hz) => hz !== this.session()?.sampleRateHz).map((hz) => ({
+      ...{ value: hz, name: formatRate(hz) },
+    })),
+  ]);
+  protected readonly consoles = computed(() => [
+    { value: undefined, name: 'no console' },
+    ...(this.studio()?.rig.devices ?? [])
+      .filter(({ type }) => type.endsWith('Console'))
+      .map(({ id, name }) => ({ value: id, name })),
+  ]);
+  protected readonly rowId = ({ device }: ClockRow): string => `clock:${device}`;
+  protected readonly columns = clockColumns(() => this.studio()?.rig);
+  protected readonly edits = new CellTakers<ClockRow>(() => this.columns, {
+    ...{ one: ({ name }: ClockRow) => name, many: 'Clocks' },
+  });
 
   protected takeRate(rateHz: SampleRateHz): void {
     const session = this.session();
@@ -68,22 +60,12 @@ export class ClockPage {
     this.tried.set(undefined);
   }
 
-  protected automate(device: string): void {
+  protected automate(device: DeviceId | undefined): void {
     const session = this.session();
     if (session === undefined) return;
-    const value = device === '' ? null : (device as DeviceId);
+    const value = device ?? null;
     const was = session.automatedConsole ?? null;
     const edit = editSet('session', {}, session.id, { field: 'automatedConsole', value, was });
     this.changes.make('Console automation', [edit]);
-  }
-
-  private clockOf({ device }: ClockRow) {
-    return this.studio()?.rig.devices.find(({ id }) => id === device)?.clock;
-  }
-
-  private setClock(row: ClockRow, value: Device['clock'] | null, label: string): void {
-    const was = this.clockOf(row) ?? null;
-    const edit = editSet('device', {}, row.device, { field: 'clock', value: value ?? null, was });
-    this.changes.make(`Clock: ${label}`, [edit]);
   }
 }

@@ -1,16 +1,18 @@
 import type { PerformerId, SessionId } from '@ft/core/rig/ids';
 import type { Edit } from '@ft/core/edits/make';
-import { editAdd, editRemove, editSet, fieldRead } from '@ft/core/edits/make';
+import { editAdd, editRemove, editSet } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { formatMs, formatNumber, formatSamples } from '@ft/core/units/format';
 import { idFromName } from '@ft/core/rig/ids';
 import type { Performer } from '@ft/core/session/performerSchema';
+import type { Session } from '@ft/core/session/sessionSchema';
 import { USUAL_CUE_LIMIT_MS } from '@ft/core/session/performerSchema';
 import { HEARING_TABLES } from '@ft/core/units/hearing';
 import type { PerformerField } from '@ft/core/actions/time/performerCell';
 import { performerCell } from '@ft/core/actions/time/performerCell';
 import { refuse } from '@ft/core/text/cellReading';
+import { Pick } from '../../ui/form/pick';
 import type { TakingColumn } from '../../ui/sheet/cell-takers';
 import { CellTakers } from '../../ui/sheet/cell-takers';
 import { Reached } from '../../ui/sheet/reached';
@@ -21,10 +23,13 @@ import { Changes } from '../../state/changes';
 import { AnswerState } from '../../ui/answer';
 import { PartPage } from '../../shell/part';
 
+/** What the list of names says before one is chosen. */
+const NONE = { value: '', name: 'choose a name of the input list' };
+
 /** Hardware inserts, performers and loudspeakers: how late each is, and what is allowed. */
 @Component({
   selector: 'ft-delays-page',
-  imports: [PartPage, AnswerState, Sheet],
+  imports: [AnswerState, PartPage, Pick, Sheet],
   templateUrl: './delays-page.html',
   styleUrl: '../levels/stacked.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -44,9 +49,14 @@ export class DelaysPage {
   protected readonly others = computed(() => {
     const known = new Set(this.performers().map(({ name }) => name));
     const names = (this.session()?.threads ?? []).map(({ performer }) => performer);
-    return [...new Set(names)].filter((name) => name !== '' && !known.has(name)).sort();
+    const others = [...new Set(names)].filter((name) => name !== '' && !known.has(name)).sort();
+    return [NONE, ...others.map((name) => ({ value: name, name }))];
   });
-  protected readonly tables = HEARING_TABLES;
+  protected readonly none = NONE.value;
+  protected readonly tables = HEARING_TABLES.map((value) => ({
+    value: value,
+    name: value.toUpperCase(),
+  }));
   protected readonly ms = formatMs;
   protected readonly samples = formatSamples;
 
@@ -101,11 +111,12 @@ export class DelaysPage {
     this.change(`Cues: ${name}`, (session) => editAdd('performer', { session }, item));
   }
 
-  protected setTable(value: string): void {
+  protected setTable(value: Session['hearingTable'] | undefined): void {
     const session = this.session();
-    if (session === undefined || value === session.hearingTable) return;
-    const change = fieldRead('session', 'hearingTable', value, session.hearingTable);
-    const edit = editSet('session', {}, session.id, change);
+    if (session === undefined || value === undefined) return;
+    const edit = editSet('session', {}, session.id, {
+      ...{ field: 'hearingTable', value, was: session.hearingTable },
+    });
     this.changes.make(`Cue levels held against ${value.toUpperCase()}`, [edit]);
   }
 

@@ -9,6 +9,7 @@ import { DraftActions, draftFeature } from '../../state/draft.feature';
 import { PlanActions, planFeature } from '../../state/plan.feature';
 import { studioFeature } from '../../state/studio.feature';
 import { Changes } from '../../state/changes';
+import { TextArea } from '../../ui/form/text-area';
 import { SettingField } from './setting-field';
 
 /** What a reader calls each kind of place. */
@@ -25,7 +26,7 @@ const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
 /** What is selected: a finding or a hop of the strip, with the figures and what can be done about it. */
 @Component({
   selector: 'ft-inspector',
-  imports: [SettingField],
+  imports: [SettingField, TextArea],
   templateUrl: './inspector.html',
   styleUrl: './inspector.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -1,94 +1,73 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { readSetting } from '@ft/core/typed/settingText';
+import { formatNumber } from '@ft/core/units/format';
 import type { SettingCell } from '@ft/core/views/settingCells';
 import { PlanActions } from '../../state/plan.feature';
-import { Changes } from '../../state/changes';
+import { Entry } from '../../ui/form/entry';
+import { Pick } from '../../ui/form/pick';
+import { Slider } from '../../ui/form/slider';
+import { Tick } from '../../ui/form/tick';
 import { SettingChanges } from './setting-changes';
 
 /** One knob: a figure, a switch with positions, or an on-off switch. */
 @Component({
   selector: 'ft-setting-field',
+  imports: [Entry, Pick, Slider, Tick],
   template: `
     @let spec = cell().spec;
-    <label [for]="cell().key"
-      >{{ spec.title }} <span class="quiet">{{ spec.unit }}</span></label
-    >
-    @if (spec.range?.positions; as positions) {
-      <select class="num" [id]="cell().key" (change)="choose($any($event.target).value)">
-        @for (position of positions; track position) {
-          <option [value]="position" [selected]="position === cell().value">
-            {{ spec.names?.[$index] ?? position }}
-          </option>
-        }
-      </select>
-    } @else if (cell().value === true || cell().value === false) {
-      <input
-        type="checkbox"
-        [id]="cell().key"
-        [checked]="cell().value === true"
-        (change)="changes.set(cell(), where(), $any($event.target).checked)"
+    @if (positions(); as choices) {
+      <ft-pick
+        [isFigure]="true"
+        [label]="title()"
+        [choices]="choices"
+        [value]="figure()"
+        (picked)="changes.set(cell(), where(), $event)"
+      />
+    } @else if (isSwitch()) {
+      <ft-tick
+        [label]="title()"
+        [isOn]="cell().value === true"
+        (ticked)="changes.set(cell(), where(), $event)"
       />
     } @else {
-      <input
-        #field
-        type="text"
-        class="num"
-        inputmode="decimal"
-        autocomplete="off"
-        [id]="cell().key"
-        [value]="cell().value"
-        (change)="enter(field)"
+      <ft-entry
+        [isFigure]="true"
+        [widthRem]="6"
+        [label]="spec.title"
+        [unit]="spec.unit"
+        [value]="shown()"
+        [refusal]="refusal"
+        (entered)="enter($event)"
       />
       @if (spec.range; as range) {
-        <label class="trial quiet"
-          >what if
-          <input
-            type="range"
-            [min]="range.min"
-            [max]="range.max"
-            step="0.5"
-            [value]="cell().value"
-            (input)="attempt($any($event.target).valueAsNumber)"
-        /></label>
+        <ft-slider
+          class="trial quiet"
+          label="what if"
+          [min]="range.min"
+          [max]="range.max"
+          [value]="figure()"
+          (slid)="attempt($event)"
+        />
       }
     }
   `,
   styles: `
     :host {
       display: grid;
-      grid-template-columns: minmax(0, 1fr) auto;
-      align-items: center;
-      gap: 0.5rem;
+      gap: 0.1rem;
       padding: 0.12rem 0;
     }
-    .num {
-      width: 6rem;
-      text-align: right;
-    }
-    /* Positions that have names are as wide as the longest, within reason. */
-    select.num {
-      width: auto;
-      min-width: 6rem;
-      max-width: 11rem;
+    /* The knobs of a unit stand below each other: names left, figures right. */
+    ft-pick,
+    ft-tick,
+    ft-entry,
+    ft-slider {
+      display: flex;
+      justify-content: space-between;
     }
     .trial {
-      grid-column: 1 / -1;
-      display: flex;
-      align-items: center;
-      gap: 0.5rem;
       font-size: 0.9em;
-    }
-    .trial input {
-      flex: 1;
-      min-width: 0;
-      padding: 0;
-      accent-color: var(--ft-thread);
-    }
-    input[type='checkbox'] {
-      justify-self: end;
-      width: 1.1rem;
-      height: 1.1rem;
-      accent-color: var(--ft-thread);
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -97,9 +76,24 @@ export class SettingField {
   readonly cell = input.required<SettingCell>();
   /** What the reader calls the unit. */
   readonly where = input.required<string>();
-  private readonly all = inject(Changes);
   private readonly store = inject(Store);
   protected readonly changes = inject(SettingChanges);
+
+  protected readonly title = computed(() => {
+    const { title, unit } = this.cell().spec;
+    return `${title} ${unit}`.trim();
+  });
+  protected readonly isSwitch = computed(() => typeof this.cell().value === 'boolean');
+  protected readonly figure = computed(() => Number(this.cell().value));
+  protected readonly shown = computed(() => formatNumber(this.figure()));
+  protected readonly positions = computed(() => {
+    const { range, names } = this.cell().spec;
+    return range?.positions?.map((value, at) => ({ value, name: names?.[at] ?? formatNumber(value) }));
+  });
+  protected readonly refusal = (text: string): string | undefined => {
+    const read = readSetting(this.cell().spec, text);
+    return read.ok ? undefined : read.sentence;
+  };
 
   /** Everything is worked out as if the knob stood there; nothing is changed. */
   protected attempt(value: number): void {
@@ -109,13 +103,7 @@ export class SettingField {
     this.store.dispatch(PlanActions.tryLevel({ trial: { on, value, name, unit: spec.unit } }));
   }
 
-  protected choose(text: string): void {
-    this.changes.set(this.cell(), this.where(), Number(text));
-  }
-
-  /** A figure that does not fit stays as it was typed, with the reason. */
-  protected enter(field: HTMLInputElement): void {
-    const refusal = this.changes.enter(this.cell(), this.where(), field.value);
-    if (refusal !== undefined) this.all.complain(refusal);
+  protected enter(text: string): void {
+    this.changes.enter(this.cell(), this.where(), text);
   }
 }

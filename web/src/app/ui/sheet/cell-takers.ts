@@ -30,14 +30,16 @@ interface Names<R> {
 export class CellTakers<R> implements SheetEdits<R> {
   private readonly changes = inject(Changes);
   readonly open?: (row: R, column: SheetColumn<R>) => void;
+  readonly move?: (row: R, by: number) => void;
   readonly remove?: (row: R) => void;
 
   /** In an injection context. @param more what else can be done with a row. */
   constructor(
     private readonly columns: () => readonly TakingColumn<R>[],
     private readonly names: Names<R>,
-    { open, remove }: Pick<SheetEdits<R>, 'open' | 'remove'> = {},
+    { move, open, remove }: Pick<SheetEdits<R>, 'move' | 'open' | 'remove'> = {},
   ) {
+    if (move !== undefined) this.move = move;
     if (open !== undefined) this.open = open;
     if (remove !== undefined) this.remove = remove;
   }
@@ -65,6 +67,11 @@ export class CellTakers<R> implements SheetEdits<R> {
     return Promise.resolve(
       names.filter((name) => nameMatches(name, text)).map((name) => ({ id: name, name })),
     );
+  }
+
+  toggle(row: R, column: SheetColumn<R>): void {
+    if (column.editor !== 'switch') return;
+    this.enter([{ row, column, text: column.text(row) === 'on' ? 'off' : 'on' }], 'typed');
   }
 
   choose(row: R, column: SheetColumn<R>, { name }: SheetChoice): void {

@@ -68,6 +68,8 @@ export interface SheetEdits<R> {
   clear?(row: R, column: SheetColumn<R>): boolean;
   /** Enter on a cell that is only read. */
   open?(row: R, column: SheetColumn<R>): void;
+  /** Puts a row so many rows further down, or up: dragged by its grip, or with Alt and the arrow keys. */
+  move?(row: R, by: number): void;
   /** Ctrl Delete. */
   remove?(row: R): void;
 }

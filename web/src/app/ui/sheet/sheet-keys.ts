@@ -2,10 +2,15 @@
 export type SheetCommand =
   | { readonly does: 'move'; readonly rows: number; readonly columns: number; readonly extends: boolean }
   | { readonly does: 'edit'; readonly typed?: string }
+  | { readonly does: 'shift'; readonly rows: number }
+  | { readonly does: 'widen'; readonly px: number }
   | { readonly does: 'clear' | 'toggle' | 'fill' | 'all' | 'remove' | 'leave' };
 
 /** Further than any sheet reaches: the edge stops it. */
 const EDGE = 1e6;
+
+/** A press makes a column wider by so much. */
+const WIDER_PX = 10;
 
 const STEPS: Readonly<Record<string, readonly [number, number]>> = {
   ArrowUp: [-1, 0],
@@ -48,6 +53,13 @@ const withControl: Readonly<Record<string, SheetCommand>> = {
   delete: { does: 'remove' },
 };
 
+/** Alt moves the row itself; with Shift it makes the column wider or narrower. */
+function withAlt({ key, shiftKey, ctrlKey, metaKey }: KeyboardEvent): SheetCommand | undefined {
+  const [rows, columns] = (ctrlKey || metaKey ? undefined : STEPS[key]) ?? [0, 0];
+  if (Math.abs(rows) === 1) return shiftKey ? undefined : { does: 'shift', rows };
+  return shiftKey && Math.abs(columns) === 1 ? { does: 'widen', px: columns * WIDER_PX } : undefined;
+}
+
 const plain: Readonly<Record<string, SheetCommand>> = {
   Enter: { does: 'edit' },
   F2: { does: 'edit' },
@@ -62,7 +74,7 @@ const plain: Readonly<Record<string, SheetCommand>> = {
  * @param pageRows how many rows a page key moves.
  */
 export function sheetCommand(event: KeyboardEvent, pageRows: number): SheetCommand | undefined {
-  if (event.altKey) return undefined;
+  if (event.altKey) return withAlt(event);
   const move = moved(event, pageRows);
   if (move !== undefined) return move;
   if (event.ctrlKey || event.metaKey) return withControl[event.key.toLowerCase()];

@@ -74,6 +74,13 @@ export class SheetLayout<R> {
     this.table.getColumn(id)?.toggleVisibility(isShown);
   }
 
+  /** Makes a column wider, or narrower. */
+  widen(id: string, px: number): void {
+    const now = this.table.getColumn(id)?.getSize();
+    if (now === undefined) return;
+    this.set({ widths: { ...this.memory().widths, [id]: Math.max(LEAST_WIDTH_PX, now + px) } });
+  }
+
   /** Takes hold of the edge of a column's head. */
   grab(id: string, event: Event): void {
     const headers: readonly SheetHeader[] = this.table.getLeafHeaders();

@@ -6,6 +6,8 @@ import type { SheetPlace } from './sheet-range';
 /** Height of a row, pixels: known beforehand, so that only what is in sight has to be drawn. */
 export const ROW_PX = 27;
 const HEAD_PX = 44;
+/** Width of the grip a row is dragged by, pixels. */
+export const GRIP_PX = 22;
 const SCROLL_BAR_PX = 16;
 
 /** What a sheet of so many rows takes without scrolling, pixels. */

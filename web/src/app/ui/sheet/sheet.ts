@@ -1,3 +1,4 @@
+import { DragDropModule } from '@angular/cdk/drag-drop';
 import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
 import { NgTemplateOutlet } from '@angular/common';
 import type { OnInit } from '@angular/core';
@@ -13,12 +14,10 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { from } from 'rxjs';
-import { Changes } from '../../state/changes';
 import type { EditorMove } from './cell-editor';
 import { CellEditor, EDITOR_STEPS } from './cell-editor';
 import { SheetCell } from './sheet-cell';
+import { SheetClipboard } from './sheet-clipboard';
 import { SheetCells } from './sheet-cells';
 import type { SheetChoice, SheetColumn, SheetEdits } from './sheet-column';
 import { isOpen } from './sheet-column';
@@ -27,10 +26,10 @@ import { SheetEntering } from './sheet-entering';
 import type { SheetCommand } from './sheet-keys';
 import { sheetCommand } from './sheet-keys';
 import { SheetLayout } from './sheet-layout';
+import { SheetOrder } from './sheet-order';
 import type { SheetPlace } from './sheet-range';
-import { isInside, isOneCell, spread } from './sheet-range';
-import { placeOfCell, ROW_PX, SheetSight, wholePx } from './sheet-sight';
-import { sheetText } from './sheet-text';
+import { isInside, isOneCell } from './sheet-range';
+import { GRIP_PX, placeOfCell, ROW_PX, SheetSight, wholePx } from './sheet-sight';
 import { SwitchMark } from './switch-mark';
 
 /** The cell that is being edited, by its row and column. */
@@ -42,7 +41,7 @@ type Editing = Readonly<{ id: string; column: string; text: string; keepText: bo
  */
 @Component({
   selector: 'ft-sheet',
-  imports: [CellEditor, NgTemplateOutlet, ScrollingModule, SwitchMark],
+  imports: [CellEditor, DragDropModule, NgTemplateOutlet, ScrollingModule, SwitchMark],
   templateUrl: './sheet.html',
   styleUrl: './sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -60,23 +59,30 @@ export class Sheet<R> implements OnInit {
   /** The row keys have come to. */
   readonly reached = output<R>();
 
-  private readonly changes = inject(Changes);
   private readonly detector = inject(ChangeDetectorRef);
-  private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
+  readonly viewport = viewChild.required(CdkVirtualScrollViewport);
   protected readonly drawn = contentChild(SheetCell<R>);
   protected readonly rowPx = ROW_PX;
+  protected readonly gripPx = GRIP_PX;
 
   readonly layout = new SheetLayout<R>(this.name, this.columns);
   protected readonly entering = new SheetEntering<R>(this.edits, this.rowId);
   protected readonly shown = this.layout.shown;
-  protected readonly cursor = new SheetCursor(
+  readonly cursor = new SheetCursor(
     computed(() => this.rows().length),
     computed(() => this.shown().length),
   );
-  protected readonly sight = new SheetSight(this.viewport, this.cursor.at);
+  readonly sight = new SheetSight(this.viewport, this.cursor.at);
   protected readonly editing = signal<Editing | undefined>(undefined);
-  private readonly text = toSignal(from(sheetText()));
   private readonly cells = new SheetCells<R>(this.rows, () => this.shown().map(({ column }) => column));
+
+  protected readonly clipboard = new SheetClipboard<R>(
+    this.rows,
+    this.cursor.range,
+    this.cells,
+    this.entering,
+  );
+  protected readonly order = new SheetOrder<R>(this);
 
   /** All rows where there is room for them; in a column of things, less where there is not. */
   protected readonly heightPx = computed(() => wholePx(this.rows().length));
@@ -93,6 +99,14 @@ export class Sheet<R> implements OnInit {
     this.layout.recall();
   }
 
+  /** What a row is told by while it is dragged. */
+  protected told(row: R): string {
+    return this.shown()
+      .slice(0, 3)
+      .map(({ column }) => column.text(row))
+      .join(' ');
+  }
+
   protected isEditing(row: R, column: SheetColumn<R>): boolean {
     const editing = this.editing();
     return editing?.column === column.id && editing.id === this.rowId()(row);
@@ -102,7 +116,9 @@ export class Sheet<R> implements OnInit {
     const { at } = this.cursor;
     if (at().row !== row || at().column !== column) this.cursor.moveTo({ row, column });
     const reached = this.rows()[row];
-    if (reached !== undefined) this.reached.emit(reached);
+    if (reached === undefined) return;
+    this.order.leave(reached);
+    this.reached.emit(reached);
   }
 
   /** A range is drawn with the pointer held down, or reached with Shift. */
@@ -139,6 +155,8 @@ export class Sheet<R> implements OnInit {
     else if (command.does === 'clear') this.clear();
     else if (command.does === 'toggle') this.edits().toggle?.(here.row, here.column);
     else if (command.does === 'fill') this.entering.enter(this.cells.filled(this.cursor.range()), 'filled');
+    else if (command.does === 'shift') this.order.step(here.row, command.rows);
+    else if (command.does === 'widen') this.layout.widen(here.column.id, command.px);
     else if (command.does === 'remove') this.edits().remove?.(here.row);
     else this.leave(here.row, here.column);
   }
@@ -197,27 +215,6 @@ export class Sheet<R> implements OnInit {
     this.entering.drop(row, column);
     this.editing.set(undefined);
     this.step('none');
-  }
-
-  protected onCopy(event: ClipboardEvent): void {
-    const text = this.text();
-    if (this.editing() !== undefined || text === undefined) return;
-    event.clipboardData?.setData('text/plain', text.write(this.cells.texts(this.cursor.range())));
-    event.preventDefault();
-  }
-
-  protected onPaste(event: ClipboardEvent): void {
-    const text = this.text();
-    if (this.editing() !== undefined || text === undefined) return;
-    event.preventDefault();
-    const pasted = text.read(event.clipboardData?.getData('text/plain') ?? '');
-    const placed = spread(pasted, this.cursor.range());
-    this.entering.enter(this.cells.entries(placed), 'pasted');
-    const missed = new Set(placed.filter(({ row }) => row >= this.rows().length).map(({ row }) => row)).size;
-    if (missed > 0)
-      this.changes.complain(
-        `${missed === 1 ? 'One line' : `${String(missed)} lines`} of what you pasted had no line here to go to.`,
-      );
   }
 
   private clear(): void {

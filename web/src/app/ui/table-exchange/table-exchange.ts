@@ -2,30 +2,29 @@ import { ChangeDetectionStrategy, Component, effect, input, output, signal } fro
 import { decodeText } from '@ft/core/formats/decodeText';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import { csvProblemLine } from '@ft/core/formats/csv/tableReading';
+import { FilePick } from '../form/file-pick';
+import { TextArea } from '../form/text-area';
 
 const SIGN = { new: '+ new', changed: '± changed', there: '= there already' } as const;
 
 /** A table pasted or read from a file, tried before it is taken in; and the same written out. */
 @Component({
   selector: 'ft-table-exchange',
+  imports: [FilePick, TextArea],
   template: `
     <div class="side">
-      <label [for]="'paste-' + name()">Paste cells from a spreadsheet, or choose a CSV file</label>
+      <ft-text-area
+        label="Paste cells from a spreadsheet, or choose a CSV file"
+        [rows]="7"
+        [text]="text()"
+        (textChange)="put($event)"
+      />
       <p class="quiet num">{{ columns() }}</p>
-      <textarea
-        rows="7"
-        spellcheck="false"
-        [id]="'paste-' + name()"
-        [value]="text()"
-        (input)="put($any($event.target).value)"
-      ></textarea>
       <div class="buttons">
-        <input
-          #file
-          type="file"
+        <ft-file-pick
+          [label]="'File of ' + name()"
           accept=".csv,.tsv,.txt,text/csv"
-          [attr.aria-label]="'File of ' + name()"
-          (change)="take(file)"
+          (picked)="take($event)"
         />
         <button type="button" [disabled]="text().trim() === ''" (click)="tried.emit(text())">Try it</button>
         <button type="button" class="main" [disabled]="!ready()" (click)="taken.emit()">Take it in</button>
@@ -73,11 +72,6 @@ const SIGN = { new: '+ new', changed: '± changed', there: '= there already' } a
     :host {
       display: block;
       padding: 0.5rem 0.75rem;
-    }
-    textarea {
-      width: 100%;
-      font-family: inherit;
-      white-space: pre;
     }
     p {
       margin: 0.2rem 0;
@@ -144,10 +138,7 @@ export class TableExchange {
     if (text.trim() !== '') this.tried.emit(text);
   }
 
-  protected async take(input: HTMLInputElement): Promise<void> {
-    const file = input.files?.[0];
-    input.value = '';
-    if (file === undefined) return;
+  protected async take(file: File): Promise<void> {
     const decoded = decodeText(new Uint8Array(await file.arrayBuffer()));
     this.said.set(
       !decoded.ok

@@ -1,6 +1,7 @@
 import { editAdd, editSet, fieldRead } from '@ft/core/edits/make';
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { movedSlotEdits, movedTrackEdits } from '@ft/core/actions/mix/movedTrack';
 import type { Edit } from '@ft/core/edits/make';
 import type { BusId } from '@ft/core/rig/ids';
 import { idFromName } from '@ft/core/rig/ids';
@@ -32,17 +33,27 @@ export class DawChanges {
     await this.changes.work(`Add ${what}`, (api) => api.templateTracks(template));
   }
 
+  /** Puts a track further down, or up where `by` is negative. */
+  move(track: Track, by: number): void {
+    const session = this.session();
+    if (session === undefined) return;
+    const edits = movedTrackEdits(session, track.id, by);
+    if (edits.length > 0) this.change(`${track.name} put ${by > 0 ? 'further down' : 'further up'}`, edits);
+  }
+
+  moveSlot(track: Track, from: number, to: number): void {
+    const session = this.session();
+    if (session === undefined) return;
+    this.change(`${track.name}: order of inserts`, movedSlotEdits(session, this.asItIs(track), from, to));
+  }
+
   async removeTrack(track: Track): Promise<void> {
     await this.changes.work(`Remove track ${track.name}`, (api) => api.removeTrack(this.asItIs(track)));
   }
 
-  addBus(name: string, width: number): void {
+  addBus({ name, width }: Pick<Bus, 'name' | 'width'>): void {
     const session = this.session();
     if (session === undefined) return;
-    if (name.trim() === '') {
-      this.complain('No bus was added: type a name first.');
-      return;
-    }
     const id = idFromName(name, new Set(session.buses.map((bus) => bus.id)), 'bus') as BusId;
     this.change(`Add bus ${name}`, [editAdd('bus', { session: session.id }, { id, name, width })]);
   }

@@ -52,6 +52,10 @@ export class TrackCellEdits implements SheetEdits<TrackRow> {
     if (editor === 'switch') this.tracks.flag(track, id as TrackFlag, !track[id as TrackFlag]);
   }
 
+  move({ track }: TrackRow, by: number): void {
+    this.tracks.move(track, by);
+  }
+
   remove({ track }: TrackRow): void {
     void this.tracks.removeTrack(track);
   }

@@ -5,27 +5,25 @@ import { trackGains } from '@ft/core/views/mix/trackGains';
 import { formatGain } from '@ft/core/units/format';
 import { PlanActions, planFeature } from '../../../state/plan.feature';
 import { studioFeature } from '../../../state/studio.feature';
+import { Slider } from '../../../ui/form/slider';
 
 /** The levels of the selected track, each to be turned on trial. */
 @Component({
   selector: 'ft-track-trial',
+  imports: [Slider],
   template: `
     <strong>What if</strong>
     @if (track(); as it) {
       <span>{{ it.name }}</span>
       @for (gain of gains(); track gain.key) {
-        <label
-          >{{ gain.title }}
-          <input
-            type="range"
-            step="0.5"
-            [min]="gain.min"
-            [max]="gain.max"
-            [value]="standing(gain)"
-            (input)="attempt(gain, $any($event.target).valueAsNumber)"
-          />
-          <span class="num">{{ format(standing(gain)) }} dB</span></label
-        >
+        <ft-slider
+          [label]="gain.title"
+          [min]="gain.min"
+          [max]="gain.max"
+          [value]="standing(gain)"
+          (slid)="attempt(gain, $event)"
+        />
+        <span class="num">{{ format(standing(gain)) }} dB</span>
       }
     } @else {
       <span class="quiet">choose a track: its fader, sends and trims can be turned here on trial</span>
@@ -42,16 +40,6 @@ import { studioFeature } from '../../../state/studio.feature';
       overflow-x: auto;
       white-space: nowrap;
       border-bottom: 1px solid var(--ft-line);
-    }
-    label {
-      display: flex;
-      align-items: center;
-      gap: 0.4rem;
-    }
-    input {
-      width: 6rem;
-      padding: 0;
-      accent-color: var(--ft-thread);
     }
     .num {
       min-width: 4.6rem;

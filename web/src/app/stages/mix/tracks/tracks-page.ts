@@ -1,15 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { TableReading } from '@ft/core/formats/csv/tableReading';
+import { slotText } from '@ft/core/typed/track/insertsText';
 import type { TrackRow } from '@ft/core/views/mix/trackView';
+import { studioFeature } from '../../../state/studio.feature';
 import { TableExchange } from '../../../ui/table-exchange/table-exchange';
 import { saveText } from '../../../ui/save-text';
 import { PlanActions, planFeature } from '../../../state/plan.feature';
 import { Changes } from '../../../state/changes';
+import type { Ordered } from '../../../ui/order-list';
+import { OrderList } from '../../../ui/order-list';
+import { SidePanel } from '../../../ui/side-panel';
 import { ColumnMenu } from '../../../ui/sheet/column-menu';
 import { Sheet } from '../../../ui/sheet/sheet';
 import { TrackCellEdits } from './track-cell-edits';
 import { TRACK_COLUMNS_SHOWN } from './track-columns';
+import { DawChanges } from './daw-changes';
 import { DawHead } from './daw-head';
 import { TemplateForm } from './template-form';
 import { TrackTrial } from './track-trial';
@@ -19,7 +25,18 @@ import { PartPage } from '../../../shell/part';
 /** The session's tracks as their host sees them. A cell is typed; the row says where it leads in the rig. */
 @Component({
   selector: 'ft-tracks-page',
-  imports: [AnswerState, ColumnMenu, DawHead, PartPage, Sheet, TableExchange, TemplateForm, TrackTrial],
+  imports: [
+    AnswerState,
+    ColumnMenu,
+    DawHead,
+    OrderList,
+    PartPage,
+    Sheet,
+    SidePanel,
+    TableExchange,
+    TemplateForm,
+    TrackTrial,
+  ],
   providers: [TrackCellEdits],
   templateUrl: './tracks-page.html',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -28,6 +45,8 @@ export class TracksPage {
   private readonly store = inject(Store);
   private readonly all = inject(Changes);
   protected readonly edits = inject(TrackCellEdits);
+  protected readonly changes = inject(DawChanges);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
   private readonly selection = this.store.selectSignal(planFeature.selectSelection);
   protected readonly pasting = signal(false);
   protected readonly reading = signal<TableReading | undefined>(undefined);
@@ -48,6 +67,14 @@ export class TracksPage {
       ? this.rows().find(({ track }) => track.id === selection.id)
       : undefined;
   });
+
+  protected readonly isOrderOpen = signal(false);
+  protected readonly slots = computed((): readonly Ordered[] =>
+    (this.selected()?.track.inserts ?? []).map((slot, at) => {
+      const name = slot === null ? 'empty' : slotText(slot, this.found()?.session.buses ?? []);
+      return { id: `${String(at)} ${name}`, name };
+    }),
+  );
 
   protected reach({ track: { id } }: TrackRow): void {
     if (id !== this.selected()?.track.id)

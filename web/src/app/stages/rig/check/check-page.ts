@@ -4,6 +4,7 @@ import { AES59_ANALOGUE, DB25_UNUSED } from '@ft/core/rig/aes59';
 import type { RigNoteView } from '@ft/core/words/rigNoteWording';
 import { RigNotes } from '../../../state/rig-notes';
 import { AnswerState } from '../../../ui/answer';
+import { Tick } from '../../../ui/form/tick';
 import { FaultList } from './fault-list';
 import { PlanActions } from '../../../state/plan.feature';
 import { PartPage } from '../../../shell/part';
@@ -13,17 +14,14 @@ const SIGNS: Readonly<Record<RigNoteView['severity'], string>> = { error: '▲',
 /** What a technician would look at: wiring that cannot be right, adaptors, free connectors, the DB-25 contacts. */
 @Component({
   selector: 'ft-check-page',
-  imports: [AnswerState, PartPage, FaultList],
+  imports: [AnswerState, FaultList, PartPage, Tick],
   template: `
     <ft-part of="rig/check">
       <div class="columns">
         <div class="notes">
           <ft-fault-list />
           <h2>Wiring</h2>
-          <label
-            ><input type="checkbox" [checked]="free()" (change)="free.set($any($event.target).checked)" />
-            list connectors with no wire</label
-          >
+          <ft-tick label="list connectors with no wire" [isOn]="free()" (ticked)="free.set($event)" />
           <ft-answer [of]="told" what="the rig check" />
           @if (told() !== undefined && shown().length === 0) {
             <p class="empty">

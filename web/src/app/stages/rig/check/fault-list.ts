@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { asked } from '../../../state/asked';
 import { AnswerState } from '../../../ui/answer';
+import { Entry } from '../../../ui/form/entry';
 import { RigChanges } from '../rig-changes';
 
 /** What does not work until somebody mends it. Nothing is routed over it. */
 @Component({
   selector: 'ft-fault-list',
-  imports: [AnswerState],
+  imports: [AnswerState, Entry],
   template: `
     <h2>Faulty jacks</h2>
     <ft-answer [of]="faults" what="the faulty jacks" />
@@ -20,14 +21,12 @@ import { RigChanges } from '../rig-changes';
         <li>
           <span class="error">▲</span>
           <strong>{{ fault.name }}</strong>
-          <input
-            #note
-            type="text"
-            maxlength="200"
-            placeholder="what is wrong"
+          <ft-entry
+            typical="what is wrong"
+            [isLabelHidden]="true"
+            [label]="'What is wrong with ' + fault.name"
             [value]="fault.note"
-            [attr.aria-label]="'What is wrong with ' + fault.name"
-            (change)="changes.noteFault(fault, note.value)"
+            (entered)="changes.noteFault(fault, $event)"
           />
           <button type="button" (click)="changes.mend(fault)" [attr.aria-label]="fault.name + ' works again'">
             Works again

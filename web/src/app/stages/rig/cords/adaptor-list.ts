@@ -7,13 +7,14 @@ import type { Adaptor } from '@ft/core/rig/rigSchema';
 import { adaptorSchema } from '@ft/core/rig/rigSchema';
 import { studioFeature } from '../../../state/studio.feature';
 import type { FormField } from '../../../ui/form/form-field';
+import { LineForm } from '../../../ui/form/line-form';
 import { SchemaForm } from '../../../ui/form/schema-form';
 import type { TakingColumn } from '../../../ui/sheet/cell-takers';
 import { CellTakers } from '../../../ui/sheet/cell-takers';
 import { Reached } from '../../../ui/sheet/reached';
 import { Sheet } from '../../../ui/sheet/sheet';
 import { RigChanges } from '../rig-changes';
-import { HookForm, plugField } from './hook-form';
+import { plugField } from './plug-field';
 
 const COLUMNS: readonly TakingColumn<Adaptor>[] = [
   {
@@ -44,7 +45,7 @@ const entrySchema = z.object({ name, count, a: z.enum(CONNECTORS), b: z.enum(CON
 /** The adaptors of the studio: what makes one plug of a cord another. */
 @Component({
   selector: 'ft-adaptor-list',
-  imports: [HookForm, Sheet],
+  imports: [LineForm, Sheet],
   template: `
     <h2>Adaptors</h2>
     @if (adaptors().length === 0) {
@@ -64,12 +65,13 @@ const entrySchema = z.object({ name, count, a: z.enum(CONNECTORS), b: z.enum(CON
         Remove {{ adaptor.name }}
       </button>
     }
-    <ft-hook-form [form]="form" action="Add adaptors" (entered)="add($event)" />
+    <ft-line-form [form]="form" action="Add adaptors" (entered)="add($event)" />
   `,
   styles: `
     h2,
     p,
-    button {
+    button,
+    ft-line-form {
       margin: 0.4rem 0.75rem;
     }
   `,

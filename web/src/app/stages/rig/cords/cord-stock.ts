@@ -7,7 +7,7 @@ import { stockSchema } from '@ft/core/rig/rigSchema';
 import { formatNumber } from '@ft/core/units/format';
 import type { FormField } from '../../../ui/form/form-field';
 import type { TakingColumn } from '../../../ui/sheet/cell-takers';
-import { plugField } from './hook-form';
+import { plugField } from './plug-field';
 
 const typed = (
   field: StockField,

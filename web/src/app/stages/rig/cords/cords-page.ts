@@ -4,6 +4,7 @@ import type * as z from 'zod';
 import type { CordStock } from '@ft/core/rig/rigSchema';
 import { PartPage } from '../../../shell/part';
 import { studioFeature } from '../../../state/studio.feature';
+import { LineForm } from '../../../ui/form/line-form';
 import { SchemaForm } from '../../../ui/form/schema-form';
 import { CellTakers } from '../../../ui/sheet/cell-takers';
 import { ColumnMenu } from '../../../ui/sheet/column-menu';
@@ -13,12 +14,11 @@ import { LossQuestion } from '../loss-question';
 import { RigChanges } from '../rig-changes';
 import { AdaptorList } from './adaptor-list';
 import { STOCK_COLUMNS, STOCK_FIELDS, stockEntrySchema } from './cord-stock';
-import { HookForm } from './hook-form';
 
 /** The cords on the hook. */
 @Component({
   selector: 'ft-cords-page',
-  imports: [AdaptorList, ColumnMenu, HookForm, LossQuestion, PartPage, Sheet],
+  imports: [AdaptorList, ColumnMenu, LineForm, LossQuestion, PartPage, Sheet],
   template: `
     <ft-part of="rig/cords">
       <ng-container ngProjectAs="[tools]">
@@ -47,9 +47,14 @@ import { HookForm } from './hook-form';
           (reached)="reached.come($event)"
         />
       }
-      <ft-hook-form [form]="form" action="Add cords" (entered)="add($event)" />
+      <ft-line-form [form]="form" action="Add cords" (entered)="add($event)" />
       <ft-adaptor-list />
     </ft-part>
+  `,
+  styles: `
+    ft-line-form {
+      padding: 0.5rem 0.75rem;
+    }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { DeviceId } from '@ft/core/rig/ids';
@@ -13,6 +22,9 @@ import { LossQuestion } from '../loss-question';
 import { RigChanges } from '../rig-changes';
 import { PORT_COLUMNS } from './port-columns';
 import { typeForms } from './type-forms';
+import { Entry } from '../../../ui/form/entry';
+import { Pick } from '../../../ui/form/pick';
+import { TextArea } from '../../../ui/form/text-area';
 import { Fold } from '../../../ui/fold';
 import { Sheet } from '../../../ui/sheet/sheet';
 import type { SheetEdits } from '../../../ui/sheet/sheet-column';
@@ -24,7 +36,19 @@ import { PartPage } from '../../../shell/part';
 /** One device: its data, connectors and what they are wired to, where it is used, and its knobs. */
 @Component({
   selector: 'ft-device-page',
-  imports: [AnswerState, DeviceForm, Fold, LossQuestion, PartPage, RouterLink, SettingField, Sheet],
+  imports: [
+    AnswerState,
+    DeviceForm,
+    Entry,
+    Fold,
+    LossQuestion,
+    PartPage,
+    Pick,
+    RouterLink,
+    SettingField,
+    Sheet,
+    TextArea,
+  ],
   templateUrl: './device-page.html',
   styleUrl: './device-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -55,10 +79,10 @@ export class DevicePage {
     (api, { device, channel }) => api.channelSettings(device, channel),
   );
   protected readonly channels = computed(() =>
-    Array.from({ length: this.view()?.channels ?? 0 }, (_, i) => i + 1),
+    Array.from({ length: this.view()?.channels ?? 0 }, (_, i) => ({ value: i + 1, name: String(i + 1) })),
   );
   /** The data as JSON, for units of one's own. */
-  protected readonly json = computed(() => JSON.stringify(this.it()?.params ?? {}, null, 2));
+  protected readonly jsonText = linkedSignal(() => JSON.stringify(this.it()?.params ?? {}, null, 2));
 
   constructor() {
     effect(() => {

@@ -7,6 +7,7 @@ import { PartPage } from '../../../shell/part';
 import { PlanActions, planFeature } from '../../../state/plan.feature';
 import { studioFeature } from '../../../state/studio.feature';
 import { CellTakers } from '../../../ui/sheet/cell-takers';
+import { SearchBox } from '../../../ui/form/search-box';
 import { ColumnMenu } from '../../../ui/sheet/column-menu';
 import { Sheet } from '../../../ui/sheet/sheet';
 import { SidePanel } from '../../../ui/side-panel';
@@ -30,6 +31,7 @@ import { typeForms } from './type-forms';
     PartPage,
     RoomList,
     RouterLink,
+    SearchBox,
     Sheet,
     SidePanel,
   ],

@@ -4,7 +4,7 @@ import { roomCell } from '@ft/core/actions/rig/deviceCell';
 import type { Room } from '@ft/core/rig/rigSchema';
 import { roomSchema } from '@ft/core/rig/rigSchema';
 import { studioFeature } from '../../../state/studio.feature';
-import { Field } from '../../../ui/form/field';
+import { LineForm } from '../../../ui/form/line-form';
 import { SchemaForm } from '../../../ui/form/schema-form';
 import type { TakingColumn } from '../../../ui/sheet/cell-takers';
 import { CellTakers } from '../../../ui/sheet/cell-takers';
@@ -16,7 +16,7 @@ import { RigChanges } from '../rig-changes';
 /** The rooms: renamed, removed with what is in them, and added. */
 @Component({
   selector: 'ft-room-list',
-  imports: [Field, Sheet, SidePanel],
+  imports: [LineForm, Sheet, SidePanel],
   template: `
     <ft-side-panel title="Rooms" (closed)="closed.emit()">
       <ft-sheet
@@ -32,17 +32,11 @@ import { RigChanges } from '../rig-changes';
           Remove {{ room.name }}
         </button>
       }
-      <form (submit)="add(); $event.preventDefault()">
-        <ft-field [form]="form" key="name" />
-        <button type="submit" class="main">Add</button>
-      </form>
+      <ft-line-form [form]="form" action="Add" [isMain]="true" (entered)="changes.addRoom($event.name)" />
     </ft-side-panel>
   `,
   styles: `
-    form {
-      display: flex;
-      gap: 0.6rem;
-      align-items: end;
+    ft-line-form {
       margin-top: 0.8rem;
     }
   `,
@@ -50,7 +44,7 @@ import { RigChanges } from '../rig-changes';
 })
 export class RoomList {
   readonly closed = output();
-  private readonly changes = inject(RigChanges);
+  protected readonly changes = inject(RigChanges);
   private readonly studio = inject(Store).selectSignal(studioFeature.selectStudio);
   protected readonly rooms = computed(() => this.studio()?.rig.rooms ?? []);
   private readonly devices = computed(() => this.studio()?.rig.devices ?? []);
@@ -80,13 +74,6 @@ export class RoomList {
       },
     },
   );
-
-  protected add(): void {
-    const entered = this.form.read();
-    if (entered === undefined) return;
-    this.changes.addRoom(entered.name);
-    this.form.restart({ name: '' });
-  }
 
   /** The question what breaks stands over the page, so the panel makes room for it. */
   protected remove(room: Room): void {

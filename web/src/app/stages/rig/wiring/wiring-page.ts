@@ -6,6 +6,7 @@ import { nameMatches } from '@ft/core/text/nameMatch';
 import type { WireLine } from '@ft/core/views/rig/rigView';
 import { asked, askedAbout } from '../../../state/asked';
 import { RigChanges } from '../rig-changes';
+import { SearchBox } from '../../../ui/form/search-box';
 import { ColumnMenu } from '../../../ui/sheet/column-menu';
 import { Field } from '../../../ui/form/field';
 import { Hint } from '../../../ui/hint';
@@ -42,7 +43,7 @@ const WAYS: readonly { readonly what: What; readonly name: string; readonly hint
 /** Fixed wiring: whole looms at once, shown before they are drawn, and every wire that is there. */
 @Component({
   selector: 'ft-wiring-page',
-  imports: [AnswerState, ColumnMenu, Field, Hint, PartPage, Sheet, WirePreviewList],
+  imports: [AnswerState, ColumnMenu, Field, Hint, PartPage, SearchBox, Sheet, WirePreviewList],
   providers: [WireEdits],
   templateUrl: './wiring-page.html',
   styleUrl: './wiring-page.scss',

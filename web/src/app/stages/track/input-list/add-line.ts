@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ReactiveFormsModule } from '@angular/forms';
 import { Store } from '@ngrx/store';
 import { DraftActions, draftFeature } from '../../../state/draft.feature';
 import { askedAbout } from '../../../state/asked';
+import { liveControl } from '../../../ui/form/live-control';
 import { Changes } from '../../../state/changes';
 import { ThreadChanges } from './thread-changes';
 
@@ -19,17 +21,16 @@ const WORDS = {
 /** Adds a thread by typing its stations; what is understood so far stands beside what is typed. */
 @Component({
   selector: 'ft-add-line',
+  imports: [ReactiveFormsModule],
   template: `
     <form (submit)="$event.preventDefault(); add()">
       <label for="new-line">Add a line</label>
       <input
-        #field
         id="new-line"
         type="text"
         autocomplete="off"
         placeholder="Source: microphone > stations"
-        [value]="text()"
-        (input)="type(field.value)"
+        [formControl]="control"
         (keydown.escape)="type('')"
         aria-describedby="new-line-meaning"
       />
@@ -83,6 +84,9 @@ export class AddLine {
 
   protected readonly words = WORDS;
   protected readonly text = signal(this.drafts()[DRAFT] ?? '');
+  protected readonly control = liveControl(this.text, (text) => {
+    this.type(text);
+  });
   protected readonly meaning = askedAbout(
     computed(() => (this.text().trim() === '' ? undefined : this.text())),
     (api, text) => api.typed(text),

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { MOST_WIDE } from '@ft/core/session/sessionSchema';
@@ -9,6 +9,9 @@ import { PlanActions, planFeature } from '../../../state/plan.feature';
 import { ColumnMenu } from '../../../ui/sheet/column-menu';
 import { Sheet } from '../../../ui/sheet/sheet';
 import { SheetCell } from '../../../ui/sheet/sheet-cell';
+import type { Ordered } from '../../../ui/order-list';
+import { OrderList } from '../../../ui/order-list';
+import { SidePanel } from '../../../ui/side-panel';
 import { SceneRouter } from '../../../workers/scene-router.service';
 import { AddLine } from './add-line';
 import { COLUMNS, settingIn, stationIn } from './columns';
@@ -19,7 +22,7 @@ import { ThreadChanges } from './thread-changes';
 /** The input list: a line a thread, a cell a choice. Keyboard first. */
 @Component({
   selector: 'ft-input-list',
-  imports: [AddLine, ColumnMenu, PartPage, RouterLink, Sheet, SheetCell, StatusMark],
+  imports: [AddLine, ColumnMenu, OrderList, PartPage, RouterLink, Sheet, SheetCell, SidePanel, StatusMark],
   templateUrl: './input-list.html',
   styleUrl: './input-list.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -45,7 +48,12 @@ export class InputList {
   private readonly selectedRow = computed(() =>
     this.rows().findIndex(({ thread }) => thread.id === this.selectedThread()),
   );
-  protected readonly isSide = computed(() => this.rows()[this.selectedRow()]?.side !== undefined);
+  protected readonly selected = computed(() => this.rows()[this.selectedRow()]);
+  protected readonly isOrderOpen = signal(false);
+  protected readonly inserts = computed((): readonly Ordered[] =>
+    (this.selected()?.inserts ?? []).map(({ id, name }, at) => ({ id: `${String(at)} ${id}`, name })),
+  );
+  protected readonly isSide = computed(() => this.selected()?.side !== undefined);
   /** The selected line and the one above it, where they can be linked or are. */
   protected readonly linkable = computed(() => {
     const [row, above] = [this.rows()[this.selectedRow()], this.rows()[this.selectedRow() - 1]];

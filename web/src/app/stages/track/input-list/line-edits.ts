@@ -1,9 +1,12 @@
 import { Injectable, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { LineCell, LineField } from '@ft/core/actions/track/lineCells';
+import { movedTo } from '@ft/core/actions/movedItem';
+import { movedLineEdits } from '@ft/core/actions/track/movedLine';
 import type { FieldChange } from '@ft/core/edits/make';
 import { fieldRead } from '@ft/core/edits/make';
 import type { StationId } from '@ft/core/rig/ids';
+import { threadsIn } from '@ft/core/session/sessionSchema';
 import type { LineFigure, LineText } from '@ft/core/typed/thread/lineText';
 import { readLineText } from '@ft/core/typed/thread/lineText';
 import type { PlanRow } from '@ft/core/views/plan';
@@ -12,6 +15,7 @@ import { SettingChanges } from '../../../shell/inspector/setting-changes';
 import { Changes } from '../../../state/changes';
 import { cellsLabel, enterCells } from '../../../state/enter-cells';
 import { PlanActions } from '../../../state/plan.feature';
+import { studioFeature } from '../../../state/studio.feature';
 import type {
   SheetChoice,
   SheetColumn,
@@ -39,6 +43,7 @@ export class LineEdits implements SheetEdits<PlanRow> {
   private readonly planner = inject(Planner);
   private readonly settings = inject(SettingChanges);
   private readonly store = inject(Store);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
 
   enter(entries: readonly Entry[], way: SheetWay): Refusals | Promise<Refusals> {
     const [only] = entries;
@@ -102,6 +107,20 @@ export class LineEdits implements SheetEdits<PlanRow> {
   open(row: PlanRow): void {
     const key = row.findings[0];
     if (key !== undefined) this.store.dispatch(PlanActions.selectFinding({ key }));
+  }
+
+  /** Puts an insert elsewhere in the order of those its line passes. */
+  moveInsert(row: PlanRow, from: number, to: number): void {
+    const was = row.thread.inserts;
+    void this.set(row, { field: 'inserts', value: movedTo(was, from, to), was }, 'order of inserts');
+  }
+
+  move({ thread, name }: PlanRow, by: number): void {
+    const found = this.found();
+    if (found === undefined) return;
+    const { session, scene } = found;
+    const edits = movedLineEdits(session, threadsIn(session, scene), thread.id, by);
+    if (edits.length > 0) this.changes.make(`${name} put ${by > 0 ? 'further down' : 'further up'}`, edits);
   }
 
   remove(row: PlanRow): void {

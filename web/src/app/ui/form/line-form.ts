@@ -1,49 +1,45 @@
 import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output } from '@angular/core';
 import type * as z from 'zod';
-import { CONNECTORS } from '@ft/core/rig/connector';
-import { Field } from '../../../ui/form/field';
-import { focusField } from '../../../ui/form/focus-field';
-import type { FormField } from '../../../ui/form/form-field';
-import type { SchemaForm } from '../../../ui/form/schema-form';
+import { Field } from './field';
+import { focusField } from './focus-field';
+import type { SchemaForm } from './schema-form';
 
-/** What a cord can end in. */
-const PLUGS = CONNECTORS.filter((connector) => connector !== 'fixed' && connector !== 'host');
-
-/** A choice of a plug. */
-export const plugField = (key: string, label: string): FormField => ({
-  ...{ key, label, kind: 'choice' },
-  choices: PLUGS.map((value) => ({ value, name: value })),
-});
-
-/** One line that adds cords or adaptors of a kind. */
+/** A form on one line: its fields, and the button that does it. */
 @Component({
-  selector: 'ft-hook-form',
+  selector: 'ft-line-form',
   imports: [Field],
   template: `
     <form (submit)="enter(); $event.preventDefault()" [attr.aria-label]="action()">
       @for (field of form().fields; track field.key) {
         <ft-field [form]="form()" [key]="field.key" />
       }
-      <button type="submit">{{ action() }}</button>
+      <button type="submit" [class.main]="isMain()">{{ action() }}</button>
     </form>
   `,
   styles: `
+    :host {
+      display: block;
+    }
     form {
       display: flex;
       flex-wrap: wrap;
       align-items: start;
-      gap: 0.3rem 0.8rem;
-      padding: 0.5rem 0.75rem;
+      gap: 0.2rem 0.7rem;
     }
-    button {
+    /* What has no label above it stands where the fields do. */
+    button,
+    ft-field:has([type='checkbox']) {
       margin-top: 1.15rem;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class HookForm<S extends z.ZodType> {
+export class LineForm<S extends z.ZodType> {
   readonly form = input.required<SchemaForm<S>>();
   readonly action = input.required<string>();
+  readonly isMain = input(false);
+  /** What the form begins anew with once it is entered; fields left out keep what they hold. */
+  readonly anew = input<Readonly<Record<string, unknown>>>({ name: '', count: undefined });
   readonly entered = output<z.output<S>>();
   private readonly element = inject<ElementRef<HTMLElement>>(ElementRef);
 
@@ -52,7 +48,7 @@ export class HookForm<S extends z.ZodType> {
     if (values === undefined) focusField(this.element.nativeElement, this.form().firstProblem());
     else {
       this.entered.emit(values);
-      this.form().restart({ name: '', count: undefined });
+      this.form().restart(this.anew());
     }
   }
 }
