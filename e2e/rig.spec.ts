@@ -83,7 +83,7 @@ test('a table is written, changed in a spreadsheet and read again', async ({ pag
   expect(text).toContain('Bay A,1,upper,Booth 1');
   const choose = (content: string): Promise<void> =>
     page
-      .getByLabel('File of Bay labels')
+      .getByLabel('Choose a CSV file')
       .setInputFiles({ name: 'labels.csv', mimeType: 'text/csv', buffer: Buffer.from(content) });
   await choose(text.replace('Bay A,2,upper,Booth 2', 'Bay A,2,upper,Booth 1'));
   await expect(page.getByText(/“Booth 1” stands at upper 1 of Bay A already/)).toBeVisible();

@@ -33,7 +33,7 @@ async function inBrowser(base) {
   const trackSheet = bytes;
   const second = await context.newPage();
   await second.goto(page.url());
-  const performer = (at) => at.locator('tbody tr').first().locator('td').nth(1);
+  const performer = (at) => at.locator('tbody tr').first().locator('[data-column="1"]');
   await performer(second).waitFor();
   // Both windows write down when: one the key, the other the change on its screen.
   await page.evaluate(() => {

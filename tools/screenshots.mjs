@@ -16,13 +16,13 @@ const VIEWS = [
   {
     name: 'track',
     path: `${TRACKING}/track/inputs`,
-    act: (page) => page.locator('tbody tr').nth(3).locator('td').nth(1).click(),
+    act: (page) => page.locator('tbody tr').nth(3).locator('[data-column="1"]').click(),
   },
   {
     name: 'track-choices',
     path: `${TRACKING}/track/inputs`,
     async act(page) {
-      await page.locator('tbody tr').nth(1).locator('td').nth(7).click();
+      await page.locator('tbody tr').nth(1).locator('[data-column="7"]').click();
       await page.keyboard.press('Enter');
       await page.getByRole('option').first().waitFor();
     },
@@ -103,7 +103,7 @@ const VIEWS = [
     name: 'tracks',
     path: `${TRACKING}/mix/tracks`,
     async act(page) {
-      await page.locator('tbody tr').first().locator('td').nth(6).click();
+      await page.locator('tbody tr').first().locator('[data-column="6"]').click();
     },
   },
   { name: 'history', path: `${TRACKING}/history` },
@@ -111,7 +111,7 @@ const VIEWS = [
     name: 'track-paper',
     path: `${TRACKING}/track/inputs`,
     theme: 'paper',
-    act: (page) => page.locator('tbody tr').nth(0).locator('td').nth(1).click(),
+    act: (page) => page.locator('tbody tr').nth(0).locator('[data-column="1"]').click(),
   },
   {
     name: 'work-list',

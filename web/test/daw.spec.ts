@@ -13,6 +13,7 @@ beforeEach(async () => {
   app = bench();
   await app.open();
   page = app.mount(TracksPage);
+  await page.says('No tracks yet.');
 });
 
 const one = (selector: string): HTMLInputElement => page.element.querySelector<HTMLInputElement>(selector)!;
@@ -23,9 +24,21 @@ const shown = (condition: () => boolean): Promise<void> =>
   });
 const session = (): (typeof app.api.studioNow.sessions)[number] => app.api.studioNow.sessions[0]!;
 
+async function openPanel(button: RegExp): Promise<void> {
+  page.button(button).click();
+  await shown(() => over() !== null);
+}
+
+async function closePanel(): Promise<void> {
+  over()!.querySelector('button')!.click();
+  await shown(() => over() === null);
+}
+
 async function addTracks(): Promise<void> {
+  await openPanel(/^Host/);
   pick(page, 'Host', 'DAW');
   await until(() => app.api.entries.length === 1, 'entry 1');
+  await closePanel();
   fill(page, 'How many tracks', '2');
   fill(page, 'Name of the tracks', 'Mic #');
   fill(page, 'Inputs from', '1');
@@ -54,10 +67,6 @@ async function type(row: number, title: string, text: string): Promise<void> {
 }
 
 describe('the tracks of the DAW', () => {
-  it('begin with a line that says what to do', async () => {
-    await page.says('No tracks yet.');
-  });
-
   it('are made from a template, with inputs that count on', async () => {
     await addTracks();
     expect(session().host).toBe('daw');
@@ -163,8 +172,7 @@ describe('the tracks of the DAW', () => {
     await until(() => app.api.entries.length === 3, 'entry 3');
     cell(0, 'Name').focus();
     await shown(() => page.text().includes('Order of inserts'));
-    page.button(/^Order of inserts/).click();
-    await shown(() => over() !== null);
+    await openPanel(/^Order of inserts/);
     page.press(over()!.querySelector('button[aria-label^="Place 1"]')!, 'ArrowDown', { altKey: true });
     await until(() => app.api.entries.length === 4, 'entry 4');
     expect(session().tracks[0]!.inserts.map((slot) => slot?.kind === 'plugin' && slot.name)).toEqual([
@@ -179,18 +187,11 @@ describe('the tracks of the DAW', () => {
   });
 
   it('come from a pasted list, tried first', async () => {
-    [...page.element.querySelectorAll('button')]
-      .find((each) => each.textContent.includes('Paste or read'))!
-      .click();
-    page.fixture.detectChanges();
-    const field = one('textarea');
-    field.value = 'Name\tInput\tOutputs\nNARR\t5\tbus Dialogue';
-    field.dispatchEvent(new Event('input'));
-    await shown(() => page.text().includes('+ new NARR'));
+    await openPanel(/^Paste or read/);
+    fill(page, 'Paste cells', 'Name\tInput\tOutputs\nNARR\t5\tbus Dialogue', over()!);
+    await shown(() => over()!.textContent.includes('+ new NARR'));
     expect(app.api.entries).toHaveLength(0);
-    [...page.element.querySelectorAll('button')]
-      .find((each) => each.textContent.includes('Take it in'))!
-      .click();
+    page.button(/^Take it in/).click();
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(session().buses.map(({ name }) => name)).toEqual(['Dialogue']);
   });
@@ -239,20 +240,17 @@ describe('the tracks of the DAW', () => {
   });
 
   it('know the kind of host, bus by bus and field by field', async () => {
+    await openPanel(/^Host/);
     pick(page, 'Kind of host', 'Any pair, measures and trims');
     await until(() => app.api.entries.length === 1, 'entry 1');
     expect(session().hostProfile).toMatchObject({ insertPairs: 'free', trims: true });
-    page.button(/What this host can do/).click();
-    await shown(() => over() !== null);
     field('trims sends and returns', over()!).click();
     await until(() => app.api.entries.length === 2, 'entry 2');
     expect(session().hostProfile).toMatchObject({ insertPairs: 'free', trims: false });
     await shown(() => field('Kind of host').textContent.includes('as set here'));
-    over()!.querySelector('button')!.click();
-    await shown(() => over() === null);
-    page.button(/Another bus/).click();
-    await shown(() => over() !== null);
-    fill(page, 'Name of the bus', 'Stems', over()!);
+    await closePanel();
+    await openPanel(/^Buses/);
+    fill(page, 'Another bus', 'Stems', over()!);
     submit(over()!.querySelector('form'));
     await until(() => app.api.entries.length === 3, 'entry 3');
     expect(session().buses).toEqual([{ id: 'stems', name: 'Stems', width: 2 }]);

@@ -1,3 +1,4 @@
+import { busCell } from '@ft/core/actions/mix/busCell';
 import { tickCords } from '@ft/core/actions/bay/floorTick';
 import { deviceCell, roomCell } from '@ft/core/actions/rig/deviceCell';
 import { adaptorCell, stockCell } from '@ft/core/actions/rig/hookCell';
@@ -276,5 +277,20 @@ describe('ticks of the patch list', () => {
     expect(tickCords(taken, [{ cord: first!.id, isIn: true }]).refused[0]!.sentence).toContain(
       'Pull it first',
     );
+  });
+});
+
+describe('a cell of a bus', () => {
+  const buses = ['Music', 'Key'].map((name) => ({ id: name.toLowerCase() as never, name, width: 2 }));
+  const read = (text: string): unknown => {
+    const cell = busCell({ ...session, buses }, buses[0]!, text);
+    return cell.ok ? cell.value : cell.sentence;
+  };
+
+  it('takes a name no other bus has', () => {
+    expect(read(' Music bed ')).toMatchObject([{ type: 'bus.set', field: 'name', value: 'Music bed' }]);
+    expect(read('music')).toMatchObject([{ value: 'music' }]);
+    expect(read('KEY')).toBe('There is a bus “Key” already. Type another name.');
+    expect(read(' ')).toBe('“” does not fit: a name is needed.');
   });
 });

@@ -22,12 +22,12 @@ export const PATCH_COLUMNS: readonly SheetColumn<PatchLine>[] = [
     text: ({ plugged }) => (plugged ? 'on' : 'off'),
   },
   { id: 'room', title: 'Room', widthPx: 110, text: ({ room }) => room },
-  { id: 'from', title: 'From', widthPx: 165, text: ({ from }) => from },
-  { id: 'to', title: 'To', widthPx: 165, text: ({ to }) => to },
-  { id: 'cord', title: 'Cord', widthPx: 180, text: ({ cordKind }) => cordKind },
-  { id: 'thread', title: 'Thread', widthPx: 170, text: ({ thread }) => thread },
-  { id: 'breaks', title: 'Breaks normal', widthPx: 170, text: ({ breaks }) => breaks.join('; ') },
-  { id: 'why', title: 'Why', widthPx: 190, text: ({ why }) => why },
+  { id: 'from', title: 'From', widthPx: 150, text: ({ from }) => from },
+  { id: 'to', title: 'To', widthPx: 140, text: ({ to }) => to },
+  { id: 'cord', title: 'Cord', widthPx: 160, text: ({ cordKind }) => cordKind },
+  { id: 'thread', title: 'Thread', widthPx: 190, text: ({ thread }) => thread },
+  { id: 'breaks', title: 'Breaks normal', widthPx: 150, text: ({ breaks }) => breaks.join('; ') },
+  { id: 'why', title: 'Why', widthPx: 210, text: ({ why }) => why },
 ];
 
 /** Turns what a person does on the patch list into changes of what is plugged. */

@@ -34,35 +34,35 @@ const typed =
 
 export const SCENE_COLUMNS: readonly TakingColumn<SceneRow>[] = [
   {
-    ...{ id: 'name', title: 'Scene', widthPx: 220, editor: 'text', isRequired: true },
+    ...{ id: 'name', title: 'Scene', widthPx: 190, editor: 'text', isRequired: true },
     text: ({ scene }) => scene.name,
     take: typed('name'),
   },
   {
-    ...{ id: 'follows', title: 'Follows', widthPx: 200, editor: 'choice' },
+    ...{ id: 'follows', title: 'Follows', widthPx: 160, editor: 'choice' },
     hint: 'What changes there changes here, as long as both are alike at that place',
     text: ({ session, scene }) => session.scenes.find(({ id }) => id === scene.follows)?.name ?? STANDS_ALONE,
     choices: ({ session, scene }) => [STANDS_ALONE, ...basesOf(session, scene).map(({ name }) => name)],
     take: typed('follows'),
   },
   {
-    ...{ id: 'lines', title: 'Lines', widthPx: 70, isFigure: true },
+    ...{ id: 'lines', title: 'Lines', widthPx: 55, isFigure: true },
     text: ({ session, scene }) => String(threadsIn(session, scene).length),
   },
   {
-    ...{ id: 'cords', title: 'Cords', widthPx: 70, isFigure: true },
+    ...{ id: 'cords', title: 'Cords', widthPx: 55, isFigure: true },
     text: ({ scene }) => String(scene.cords.length),
   },
   {
-    ...{ id: 'floor', title: 'On the floor', widthPx: 150 },
+    ...{ id: 'floor', title: 'On the floor', widthPx: 125 },
     text: ({ isOnFloor }) => (isOnFloor ? '✓ last put there' : ''),
   },
   {
-    ...{ id: 'here', title: 'Open', widthPx: 90 },
+    ...{ id: 'here', title: 'Open', widthPx: 80 },
     text: ({ isHere }) => (isHere ? 'open here' : ''),
   },
   {
-    ...{ id: 'archived', title: 'Put away', widthPx: 90, editor: 'switch', isRequired: true },
+    ...{ id: 'archived', title: 'Put away', widthPx: 70, editor: 'switch', isRequired: true },
     hint: 'Kept and comparable, but not offered at the top',
     text: ({ scene }) => (scene.archived === true ? 'on' : 'off'),
     take: typed('archived'),

@@ -14,27 +14,27 @@ const nameOf = ({ choices, follows }: ClockRow): string =>
 /** Who follows whom: what is said of it is typed or chosen, the rest is worked out. */
 export const clockColumns = (rig: () => Rig | undefined): readonly TakingColumn<ClockRow>[] => [
   {
-    ...{ id: 'name', title: 'Device', widthPx: 250 },
+    ...{ id: 'name', title: 'Device', widthPx: 180 },
     text: ({ depth, isMaster, name }) =>
       `${'\u2003'.repeat(depth)}${depth > 0 ? '└ ' : ''}${isMaster ? '◉ ' : ''}${name}`,
   },
   {
-    ...{ id: 'source', title: 'Follows', widthPx: 330 },
+    ...{ id: 'source', title: 'Follows', widthPx: 250 },
     text: ({ rateHz, source, said }) =>
       `${rateHz === undefined ? '▲ ' : ''}${source}${said ? '' : ', from its connections'}`,
   },
   {
-    ...{ id: 'rate', title: 'Rate', widthPx: 90, isFigure: true },
+    ...{ id: 'rate', title: 'Rate', widthPx: 75, isFigure: true },
     text: ({ rateHz }) => (rateHz === undefined ? '' : formatRate(rateHz)),
   },
   {
-    ...{ id: 'follows', title: 'Say what it follows', widthPx: 260, editor: 'choice' },
+    ...{ id: 'follows', title: 'Say what it follows', widthPx: 165, editor: 'choice' },
     text: nameOf,
     choices: ({ choices }) => [AS_CONNECTED, ...choices.map(({ name }) => name)],
     take: (row, text) => clockCell(rig(), row, 'follows', text === AS_CONNECTED ? '' : text),
   },
   {
-    ...{ id: 'rateHz', title: 'Its own clock runs at', widthPx: 150, editor: 'choice' },
+    ...{ id: 'rateHz', title: 'Its own clock runs at', widthPx: 120, editor: 'choice' },
     isShut: ({ isMaster }) => !isMaster,
     text: ({ isMaster, fixedHz }) =>
       !isMaster ? '' : fixedHz === undefined ? RATE_OF_SESSION : formatRate(fixedHz),

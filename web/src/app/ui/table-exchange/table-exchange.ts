@@ -14,18 +14,14 @@ const SIGN = { new: '+ new', changed: '± changed', there: '= there already' } a
   template: `
     <div class="side">
       <ft-text-area
-        label="Paste cells from a spreadsheet, or choose a CSV file"
+        [label]="'Paste cells of ' + name() + ' from a spreadsheet, or choose a CSV file'"
         [rows]="7"
         [text]="text()"
         (textChange)="put($event)"
       />
       <p class="quiet num">{{ columns() }}</p>
       <div class="buttons">
-        <ft-file-pick
-          [label]="'File of ' + name()"
-          accept=".csv,.tsv,.txt,text/csv"
-          (picked)="take($event)"
-        />
+        <ft-file-pick label="Choose a CSV file" accept=".csv,.tsv,.txt,text/csv" (picked)="take($event)" />
         <button type="button" [disabled]="text().trim() === ''" (click)="tried.emit(text())">Try it</button>
         <button type="button" class="main" [disabled]="!ready()" (click)="taken.emit()">Take it in</button>
         <span class="fill"></span>

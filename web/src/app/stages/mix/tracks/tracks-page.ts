@@ -15,12 +15,15 @@ import { ColumnMenu } from '../../../ui/sheet/column-menu';
 import { Sheet } from '../../../ui/sheet/sheet';
 import { TrackCellEdits } from './track-cell-edits';
 import { TRACK_COLUMNS_SHOWN } from './track-columns';
+import { BusPanel } from './bus-panel';
 import { DawChanges } from './daw-changes';
-import { DawHead } from './daw-head';
+import { HostPanel } from './host-panel';
 import { TemplateForm } from './template-form';
 import { TrackTrial } from './track-trial';
 import { AnswerState } from '../../../ui/answer';
 import { PartPage } from '../../../shell/part';
+
+type Panel = 'tracks' | 'buses' | 'host' | 'list' | 'order';
 
 /** The session's tracks as their host sees them. A cell is typed; the row says where it leads in the rig. */
 @Component({
@@ -28,7 +31,8 @@ import { PartPage } from '../../../shell/part';
   imports: [
     AnswerState,
     ColumnMenu,
-    DawHead,
+    BusPanel,
+    HostPanel,
     OrderList,
     PartPage,
     Sheet,
@@ -39,6 +43,11 @@ import { PartPage } from '../../../shell/part';
   ],
   providers: [TrackCellEdits],
   templateUrl: './tracks-page.html',
+  styles: `
+    .first {
+      margin: 0 auto;
+    }
+  `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TracksPage {
@@ -48,7 +57,8 @@ export class TracksPage {
   protected readonly changes = inject(DawChanges);
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
   private readonly selection = this.store.selectSignal(planFeature.selectSelection);
-  protected readonly pasting = signal(false);
+  /** What is open over the right edge. */
+  protected readonly open = signal<Panel | undefined>(undefined);
   protected readonly reading = signal<TableReading | undefined>(undefined);
   protected readonly told = this.edits.rows;
   protected readonly rows = computed(() => this.told() ?? []);
@@ -68,13 +78,16 @@ export class TracksPage {
       : undefined;
   });
 
-  protected readonly isOrderOpen = signal(false);
   protected readonly slots = computed((): readonly Ordered[] =>
     (this.selected()?.track.inserts ?? []).map((slot, at) => {
       const name = slot === null ? 'empty' : slotText(slot, this.found()?.session.buses ?? []);
       return { id: `${String(at)} ${name}`, name };
     }),
   );
+
+  protected close(): void {
+    this.open.set(undefined);
+  }
 
   protected reach({ track: { id } }: TrackRow): void {
     if (id !== this.selected()?.track.id)
@@ -90,7 +103,7 @@ export class TracksPage {
     if (reading?.ok !== true) return;
     this.all.make(`Track list (${String(reading.lines.length)} lines)`, reading.edits);
     this.reading.set(undefined);
-    this.pasting.set(false);
+    this.close();
   }
 
   protected async write(): Promise<void> {

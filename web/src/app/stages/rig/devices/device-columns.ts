@@ -4,6 +4,7 @@ import type { TypeForm } from '@ft/core/rig/paramFields';
 import type { Device, Rig } from '@ft/core/rig/rigSchema';
 import { nameMatches } from '@ft/core/text/nameMatch';
 import type { TakingColumn } from '../../../ui/sheet/cell-takers';
+import { paramFigure } from './param-figure';
 import { paramTitle } from './param-title';
 
 /** A device with what its kind is called. */
@@ -47,8 +48,7 @@ function summary({ device }: DeviceRow): string {
     .slice(0, 4)
     .map(([key, value]) => {
       const { name, unit } = paramTitle(key);
-      const shown = Array.isArray(value) ? value.join('/') : value === true ? '' : String(value);
-      return `${name} ${shown} ${unit}`.trim();
+      return `${name} ${paramFigure(value, unit)}`.trim();
     })
     .join(' · ');
 }

@@ -1,15 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { HostProfile } from '@ft/core/session/daw/hostProfile';
 import { HOST_PROFILES } from '@ft/core/session/daw/hostProfile';
-import { busSchema } from '@ft/core/session/daw/trackSchema';
 import { formatNumber } from '@ft/core/units/format';
 import { PAN_LAWS_DB } from '@ft/core/units/panLaw';
 import { studioFeature } from '../../../state/studio.feature';
-import type { FormField } from '../../../ui/form/form-field';
-import { LineForm } from '../../../ui/form/line-form';
 import { Pick } from '../../../ui/form/pick';
-import { SchemaForm } from '../../../ui/form/schema-form';
 import { Tick } from '../../../ui/form/tick';
 import { SidePanel } from '../../../ui/side-panel';
 import { DawChanges } from './daw-changes';
@@ -47,119 +43,67 @@ const ABILITIES: readonly Ability[] = [
   ability('insertsAtSmallBuffer', 'runs tracks with hardware inserts at the small buffer'),
 ];
 
-const BUS_FIELDS: readonly FormField[] = [
-  { key: 'name', label: 'Name of the bus', kind: 'text', widthRem: 10 },
-  {
-    ...{ key: 'width', label: 'Width', kind: 'choice' },
-    choices: [
-      { value: 1, name: 'mono' },
-      { value: 2, name: 'stereo' },
-      { value: 6, name: '5.1' },
-    ],
-  },
-];
-
 /** What stands for a kind of host that is none of the usual ones. */
 const OWN = '';
 
-/** The host the tracks live on, what kind of host it is, and the buses. */
+/** The host the tracks live on, what kind of host it is, and what it can do. */
 @Component({
-  selector: 'ft-daw-head',
-  imports: [LineForm, Pick, SidePanel, Tick],
+  selector: 'ft-host-panel',
+  imports: [Pick, SidePanel, Tick],
   template: `
-    @if (session(); as it) {
-      <ft-pick
-        label="Host"
-        [choices]="hosts()"
-        [value]="it.host ?? null"
-        (picked)="changes.set('host', $event)"
-      />
-      <ft-pick
-        label="Kind of host"
-        [choices]="profiles()"
-        [value]="profile()"
-        (picked)="chooseProfile($event)"
-      />
-      <ft-pick
-        label="Pan law"
-        [isFigure]="true"
-        [choices]="laws"
-        [value]="it.panLawDb"
-        (picked)="changes.set('panLawDb', $event)"
-      />
-      <button type="button" (click)="isHostOpen.set(true)">What this host can do</button>
-      <span class="buses"
-        ><span class="quiet">Buses</span>
-        @for (bus of it.buses; track bus.id) {
-          <span class="bus"
-            >{{ bus.name }} <span class="quiet num">{{ bus.width }}</span>
-            <button
-              type="button"
-              class="bare"
-              [attr.aria-label]="'Remove bus ' + bus.name"
-              (click)="changes.removeBus(bus)"
-            >
-              ✕
-            </button></span
-          >
+    <ft-side-panel title="The host" (closed)="closed.emit()">
+      @if (session(); as it) {
+        <ft-pick
+          label="Host"
+          [choices]="hosts()"
+          [value]="it.host ?? null"
+          (picked)="changes.set('host', $event)"
+        />
+        <ft-pick
+          label="Kind of host"
+          [choices]="profiles()"
+          [value]="profile()"
+          (picked)="chooseProfile($event)"
+        />
+        <ft-pick
+          label="Pan law"
+          [isFigure]="true"
+          [choices]="laws"
+          [value]="it.panLawDb"
+          (picked)="changes.set('panLawDb', $event)"
+        />
+        <h3>What it can do</h3>
+        @for (each of abilities; track each.label) {
+          <ft-tick
+            [label]="each.label"
+            [isOn]="each.isOn(it.hostProfile)"
+            (ticked)="put(each.turned($event))"
+          />
         }
-        <button type="button" (click)="isBusOpen.set(true)">Another bus</button></span
-      >
-      @if (isHostOpen()) {
-        <ft-side-panel title="What this host can do" (closed)="isHostOpen.set(false)">
-          @for (each of abilities; track each.label) {
-            <ft-tick
-              [label]="each.label"
-              [isOn]="each.isOn(it.hostProfile)"
-              (ticked)="put(each.turned($event))"
-            />
-          }
-          <ft-pick
-            label="Insert delay is"
-            [choices]="delays"
-            [value]="it.hostProfile.insertDelay"
-            (picked)="put({ insertDelay: $event })"
-          />
-          <p class="quiet">No host bounces offline through hardware: that is real time only.</p>
-        </ft-side-panel>
+        <ft-pick
+          label="Insert delay is"
+          [choices]="delays"
+          [value]="it.hostProfile.insertDelay"
+          (picked)="put({ insertDelay: $event })"
+        />
+        <p class="quiet">No host bounces offline through hardware: that is real time only.</p>
       }
-      @if (isBusOpen()) {
-        <ft-side-panel title="Another bus" (closed)="isBusOpen.set(false)">
-          <ft-line-form
-            action="Add the bus"
-            [form]="bus"
-            [isMain]="true"
-            (entered)="changes.addBus($event)"
-          />
-        </ft-side-panel>
-      }
-    }
+    </ft-side-panel>
   `,
   styles: `
-    :host {
+    ft-tick,
+    ft-pick {
       display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 0.35rem 0.9rem;
-      padding: 0.4rem 0.75rem;
-      border-bottom: 1px solid var(--ft-line);
-    }
-    .buses {
-      display: flex;
-      flex-wrap: wrap;
-      align-items: center;
-      gap: 0.2rem 0.6rem;
-    }
-    ft-side-panel ft-tick,
-    ft-side-panel ft-pick {
-      display: flex;
-      flex-wrap: nowrap;
       padding: 0.25rem 0;
+    }
+    ft-tick {
+      flex-wrap: nowrap;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
-export class DawHead {
+export class HostPanel {
+  readonly closed = output();
   private readonly store = inject(Store);
   protected readonly changes = inject(DawChanges);
   private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
@@ -182,11 +126,6 @@ export class DawHead {
   protected readonly laws = PAN_LAWS_DB.map((value) => ({ value, name: `${formatNumber(value)} dB` }));
   protected readonly delays = DELAYS.map((value) => ({ value, name: value }));
   protected readonly abilities = ABILITIES;
-  protected readonly isHostOpen = signal(false);
-  protected readonly isBusOpen = signal(false);
-  protected readonly bus = new SchemaForm(BUS_FIELDS, busSchema.pick({ name: true, width: true }), {
-    width: 2,
-  });
 
   protected chooseProfile(name: string): void {
     const chosen = HOST_PROFILES.find((profile) => profile.name === name);
