@@ -83,6 +83,7 @@ test('a row of a sheet is dragged to another place, and moved with the keys on i
   const grip = page.locator('ft-kit-sheet tbody .grip');
   const [from, to] = [await grip.nth(0).boundingBox(), await grip.nth(3).boundingBox()];
   await page.mouse.move(from!.x + 8, from!.y + 8);
+  await expect(grip.nth(0)).toHaveClass(/ready/);
   await page.mouse.down();
   await page.mouse.move(from!.x + 8, from!.y + 20, { steps: 4 });
   await page.mouse.move(from!.x + 8, to!.y + 12, { steps: 8 });

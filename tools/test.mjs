@@ -89,8 +89,7 @@ await buildServer();
 const files = browserFiles(only);
 // Two things at a time, for two cores; browser tests mostly wait, so the linter works beside them.
 if (only.length === 0) {
-  await Promise.all([checkTypes().then(format), buildWeb()]);
-  await buildKit();
+  await Promise.all([checkTypes().then(format), buildWeb().then(buildKit)]);
   await Promise.all([debian, native]);
   await unitTests(only);
   await Promise.all([browserTests(files), lint()]);

@@ -9,6 +9,7 @@ export const studioSummarySchema = z.object({
   /** Each with the scene it opens at: its first that is not put away; empty where it cannot be read. */
   sessions: z.array(z.object({ id: z.string(), name: z.string(), scene: z.string() })),
 });
+/** What the list of studios says of one; also `GET /api/studios/:id/summary`. */
 export type StudioSummary = z.infer<typeof studioSummarySchema>;
 export const studioListSchema = z.object({ studios: z.array(studioSummarySchema) });
 
@@ -19,16 +20,3 @@ export const beginStudioSchema = z.strictObject({
 
 /** `POST /api/studios` and others that make one. */
 export const madeSchema = z.object({ id: z.string() });
-
-/** Of `GET /api/studios/:id` what says where it is opened, without the schemas of the whole. */
-export const studioPlacesSchema = z.object({
-  studio: z.object({
-    id: z.string(),
-    sessions: z.array(
-      z.object({
-        id: z.string(),
-        scenes: z.array(z.object({ id: z.string(), archived: z.literal(true).optional() })),
-      }),
-    ),
-  }),
-});

@@ -33,6 +33,12 @@ describe('studios', () => {
         .studios.map(({ name }) => name)
         .sort(),
     ).toEqual(['Glass Lane', 'Saltglass Rooms']);
+    // One that was made just now is asked for by itself.
+    const summary = await program.api.get(`${DEMO}/summary`).expect(200);
+    expect(summary.body).toEqual(
+      studioListSchema.parse(body).studios.find(({ id }) => id === 'saltglass-rooms'),
+    );
+    await program.api.get('/api/studios/nowhere/summary').expect(404);
   });
 
   it('are listed with the scene each session opens at: the first that is not put away', async () => {

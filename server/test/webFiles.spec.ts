@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
 import express from 'express';
 import request from 'supertest';
+import { securityHeaders } from '../src/http/securityHeaders';
 import { webFiles } from '../src/http/webFiles';
 import { emptyFolder } from './helpers';
 
@@ -12,7 +13,8 @@ const folder = emptyFolder();
 beforeAll(() => {
   mkdirSync(join(folder, 'media'));
   writeFileSync(join(folder, 'index.html'), '<p>the page</p>');
-  writeFileSync(join(folder, 'main-ABCD1234.js'), PROGRAM);
+  for (const name of ['main', 'worker', 'media/house'])
+    writeFileSync(join(folder, `${name}-ABCD1234.js`), PROGRAM);
   writeFileSync(join(folder, 'main-ABCD1234.js.br'), brotliCompressSync(PROGRAM));
 });
 afterAll(() => {
@@ -20,7 +22,7 @@ afterAll(() => {
 });
 
 const ask = (path: string, accepts: string) =>
-  request(express().use(webFiles(folder)))
+  request(express().use(securityHeaders, webFiles(folder)))
     .get(path)
     .set('Accept-Encoding', accepts)
     .buffer(true);
@@ -39,6 +41,21 @@ describe('the files of the web application', () => {
     expect(plain.headers['content-encoding']).toBeUndefined();
     expect(plain.headers['cache-control']).toContain('immutable');
     expect(plain.text).toBe(PROGRAM);
+  });
+
+  it('carry what protects a page with pages and workers only, and with none a type that is guessed', async () => {
+    const policyOf = async (path: string): Promise<unknown> => {
+      const { headers } = await ask(path, 'br').expect(200);
+      expect(headers).toMatchObject({
+        'x-content-type-options': 'nosniff',
+        'cross-origin-resource-policy': 'same-origin',
+      });
+      return headers['content-security-policy'];
+    };
+    expect(await policyOf('/')).toContain("script-src 'self'");
+    expect(await policyOf('/worker-ABCD1234.js')).toContain("script-src 'self'");
+    for (const path of ['/main-ABCD1234.js', '/media/house-ABCD1234.js'])
+      expect(await policyOf(path)).toBeUndefined();
   });
 
   it('are the page for every address without a file ending, and none for a file that is not there', async () => {

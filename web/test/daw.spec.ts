@@ -115,6 +115,17 @@ describe('the tracks of the DAW', () => {
     bar.element.remove();
   });
 
+  it('take one text after another into the same cell, however quick the hand', async () => {
+    await addTracks();
+    await type(0, 'Outputs', '1-2');
+    await until(() => app.api.entries.length === 3, 'entry 3');
+    await shown(() => cell(0, 'Outputs').textContent.trim() === '1–2');
+    for (const text of ['3-4', '5-6', '7-8']) await type(0, 'Outputs', text);
+    await until(() => app.api.entries.length === 6, 'entry 6');
+    expect(session().tracks[0]!.outputs).toEqual([{ to: 'host', first: 7, width: 2 }]);
+    expect(app.store.selectSignal(studioFeature.selectNotices)()).toEqual([]);
+  });
+
   it('say why a cell cannot be so, and keep what was typed', async () => {
     await addTracks();
     await type(0, 'Input', 'bus Nowhere');

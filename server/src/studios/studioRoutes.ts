@@ -72,6 +72,11 @@ export function studioRoutes({ store, keeper, intake, jobs, demo }: Parts): Rout
     if (stored === undefined) throw notFound('studio');
     response.type('json').send(studioAtJson(stored));
   });
+  router.get('/studios/:id/summary', async (request, response) => {
+    const summary = await store.summary(request.params.id);
+    if (summary === undefined) throw notFound('studio');
+    response.json(summary);
+  });
   router.get('/studios/:id/bundle', async (request, response) => {
     const { id } = request.params;
     const stored = await store.read(id);

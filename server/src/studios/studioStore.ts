@@ -27,14 +27,29 @@ export class StudioStore {
     private readonly history: HistoryStore,
   ) {}
 
-  async list(): Promise<readonly StudioSummary[]> {
+  /** All studios, what was changed last first. */
+  list(): Promise<readonly StudioSummary[]> {
+    return this.summaries();
+  }
+
+  /** As `list`, of one. */
+  async summary(id: string): Promise<StudioSummary | undefined> {
+    return (await this.summaries(id))[0];
+  }
+
+  private async summaries(id?: string): Promise<readonly StudioSummary[]> {
     const { studios, sessions } = this.database.models;
     const [rows, parts] = await Promise.all([
       studios.findAll({
+        ...(id !== undefined && { where: { id } }),
         attributes: ['id', 'name', 'revision', 'changedAt'],
         order: [['changedAt', 'DESC']],
       }),
-      sessions.findAll({ attributes: ['studioId', 'id', 'name', [OPENS_AT, 'scene']], order: ['id'] }),
+      sessions.findAll({
+        ...(id !== undefined && { where: { studioId: id } }),
+        attributes: ['studioId', 'id', 'name', [OPENS_AT, 'scene']],
+        order: ['id'],
+      }),
     ]);
     return rows.map(({ id, name, revision, changedAt }) => ({
       ...{ id, name, revision, changedAt },

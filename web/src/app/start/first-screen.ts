@@ -149,7 +149,7 @@ export class FirstScreen implements OnInit {
 
   /** As `enter`, for a studio that was made just now: the list may not have come yet. */
   private enterMade(id: string, stage: string): void {
-    this.api.opensAt(id).subscribe({
+    this.api.summary(id).subscribe({
       next: (made) => {
         this.enter(made, stage);
       },

@@ -4,10 +4,9 @@ import { Injectable, inject } from '@angular/core';
 import type { Observable } from 'rxjs';
 import { map } from 'rxjs';
 import { errorSchema, KEEPING_CODES } from '@ft/contract/errors';
-import { madeSchema, studioListSchema, studioPlacesSchema } from '@ft/contract/studios';
+import { madeSchema, studioListSchema, studioSummarySchema } from '@ft/contract/studios';
 import type { ApiError } from '@ft/contract/errors';
 import type { StudioSummary } from '@ft/contract/studios';
-import { firstScene } from '@ft/core/session/scenePlace';
 import { JOB_HEADER, jobStateSchema } from '@ft/contract/jobs';
 import type { JobState } from '@ft/contract/jobs';
 import type { Me, SharingState, TabletRole } from '@ft/contract/sharing';
@@ -55,18 +54,8 @@ export class Api {
     return this.http.get('/api/studios').pipe(map((body) => studioListSchema.parse(body).studios));
   }
 
-  /** Where a studio that was made just now is opened: its first session, and the first scene not put away. */
-  opensAt(id: string): Observable<Pick<StudioSummary, 'id'> & { sessions: { id: string; scene: string }[] }> {
-    return this.http.get(`/api/studios/${id}`).pipe(
-      map((body) => {
-        const { studio } = studioPlacesSchema.parse(body);
-        const sessions = studio.sessions.flatMap((session) => {
-          const place = firstScene(session);
-          return place === undefined ? [] : [{ id: place.session, scene: place.scene }];
-        });
-        return { id: studio.id, sessions };
-      }),
-    );
+  summary(id: string): Observable<StudioSummary> {
+    return this.http.get(`/api/studios/${id}/summary`).pipe(map((body) => studioSummarySchema.parse(body)));
   }
 
   begin(name: string): Observable<string> {

@@ -15,6 +15,8 @@ import { StudioActions } from './studio.actions';
 export class Changes {
   private readonly store = inject(Store);
   private readonly planner = inject(Planner);
+  /** What was asked last, its change made. */
+  private last: Promise<unknown> = Promise.resolve();
 
   /**
    * Makes a change; without edits there is none to make.
@@ -28,7 +30,8 @@ export class Changes {
 
   /**
    * Asks the planner what a wish comes to. Where it fails, that is said once, nothing is changed, what was typed
-   * is kept, and there is no answer.
+   * is kept, and there is no answer. One is asked after the other, each once the change of the one before is made:
+   * edits are worked out from what they find, and two at a time would find the same.
    * @param label what is wanted, as `make` would call it.
    */
   async worked<R extends Promise<unknown>>(
@@ -37,12 +40,20 @@ export class Changes {
     draft?: Draft,
   ): Promise<Awaited<R> | undefined> {
     try {
-      return await ask(this.planner.api);
+      return await this.inTurn(() => ask(this.planner.api));
     } catch (error) {
       if (draft !== undefined) this.store.dispatch(DraftActions.keep(draft));
       this.complain(`${label}: this could not be worked out. ${messageOf(error)} Nothing was changed.`);
       return undefined;
     }
+  }
+
+  private inTurn<R extends Promise<unknown>>(task: () => R): Promise<Awaited<R>> {
+    const turn = this.last.then(task) as Promise<Awaited<R>>;
+    // Whoever asked goes on when the answer is there, and makes the change of it before the next is asked.
+    const made = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+    this.last = turn.then(made, made);
+    return turn;
   }
 
   /** As `worked`, and makes the change it comes to. */

@@ -1,18 +1,17 @@
 import type { Signal } from '@angular/core';
 import { inject } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { from } from 'rxjs';
 import { Changes } from '../../state/changes';
 import type { SheetCells } from './sheet-cells';
 import type { SheetEntering } from './sheet-entering';
 import type { SheetRange } from './sheet-range';
 import { spread } from './sheet-range';
+import type { SheetText } from './sheet-text';
 import { sheetText } from './sheet-text';
 
 /** Ranges exchanged with a spreadsheet, as tab-separated text. */
 export class SheetClipboard<R> {
   private readonly changes = inject(Changes);
-  private readonly text = toSignal(from(sheetText()));
+  private text: SheetText | undefined;
 
   /** In an injection context. */
   constructor(
@@ -22,15 +21,20 @@ export class SheetClipboard<R> {
     private readonly entering: SheetEntering<R>,
   ) {}
 
+  /** A cell has the keys: what reads and writes a spreadsheet's text is there before they are pressed. */
+  async ready(): Promise<void> {
+    this.text ??= await sheetText();
+  }
+
   copy(event: ClipboardEvent): void {
-    const text = this.text();
+    const { text } = this;
     if (text === undefined) return;
     event.clipboardData?.setData('text/plain', text.write(this.cells.texts(this.range())));
     event.preventDefault();
   }
 
   paste(event: ClipboardEvent): void {
-    const text = this.text();
+    const { text } = this;
     if (text === undefined) return;
     event.preventDefault();
     const pasted = text.read(event.clipboardData?.getData('text/plain') ?? '');

@@ -1,7 +1,16 @@
-import type { CdkDragDrop } from '@angular/cdk/drag-drop';
-import type { CdkVirtualScrollViewport } from '@angular/cdk/scrolling';
-import type { Signal } from '@angular/core';
-import { afterNextRender, computed, effect, inject, Injector, untracked } from '@angular/core';
+import type { ElementRef, Signal, TemplateRef } from '@angular/core';
+import {
+  afterNextRender,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  Injector,
+  signal,
+  untracked,
+  ViewContainerRef,
+} from '@angular/core';
+import type { DraggedRows } from './sheet-drag';
 import type { SheetEdits } from './sheet-column';
 import type { SheetCursor } from './sheet-cursor';
 import type { SheetSight } from './sheet-sight';
@@ -10,7 +19,9 @@ interface Parts<R> {
   readonly rows: Signal<readonly R[]>;
   readonly rowId: Signal<(row: R) => string>;
   readonly edits: Signal<SheetEdits<R>>;
-  readonly viewport: Signal<CdkVirtualScrollViewport>;
+  readonly body: Signal<ElementRef<HTMLElement>>;
+  /** What is drawn of a row while it is dragged. */
+  readonly dragged: Signal<TemplateRef<{ readonly $implicit: R }>>;
   readonly cursor: SheetCursor;
   readonly sight: SheetSight;
 }
@@ -18,12 +29,17 @@ interface Parts<R> {
 /** Rows that are put elsewhere, by dragging or by keys; the keys stay with the row they moved. */
 export class SheetOrder<R> {
   private readonly injector = inject(Injector);
+  private readonly views = inject(ViewContainerRef);
+  private rows: DraggedRows<R> | undefined;
+  /** Whether a grip takes hold already. */
+  readonly isReady = signal(false);
   /** Whether the page lets rows be put elsewhere. */
   readonly isOpen = computed(() => this.parts.edits().move !== undefined);
   private moved: { readonly id: string; at: number } | undefined;
 
   /** In an injection context. */
   constructor(private readonly parts: Parts<R>) {
+    inject(DestroyRef).onDestroy(() => this.rows?.dispose());
     effect(() => {
       const [rows, { rowId, cursor }] = [this.parts.rows(), this.parts];
       const moved = this.moved;
@@ -54,10 +70,27 @@ export class SheetOrder<R> {
     if (this.parts.rowId()(row) !== this.moved?.id) this.moved = undefined;
   }
 
-  drop({ item, currentIndex }: CdkDragDrop<unknown, unknown, R>): void {
-    const from = this.parts.rows().indexOf(item.data);
-    // Places are counted among the rows that are drawn.
-    const by = this.parts.viewport().getRenderedRange().start + currentIndex - from;
-    if (from >= 0 && by !== 0) this.parts.edits().move?.(item.data, by);
+  /**
+   * A hand is near the grips: the rows that are drawn can be dragged from now on. Rows come and go while one scrolls,
+   * and what drags them is loaded when it is wanted, so this is done each time.
+   */
+  async comeNear({ pointerType, buttons }: PointerEvent): Promise<void> {
+    // A hand that is down has taken hold already, or is on its way with something.
+    const isBusy = pointerType === 'mouse' && buttons !== 0;
+    if (!this.isOpen() || isBusy || this.rows?.isDragging === true) return;
+    const { DraggedRows } = await import('./sheet-drag');
+    this.rows?.dispose();
+    this.rows = new DraggedRows<R>(this.injector, {
+      body: this.parts.body().nativeElement,
+      preview: this.parts.dragged(),
+      views: this.views,
+      rowOf: (element) => this.parts.rows()[Number(element.dataset['row'])],
+      dropped: (row, over) => {
+        const rows = this.parts.rows();
+        const by = rows.indexOf(over) - rows.indexOf(row);
+        if (by !== 0) this.parts.edits().move?.(row, by);
+      },
+    });
+    this.isReady.set(true);
   }
 }

@@ -4,7 +4,7 @@ export interface SheetText {
   read(text: string): readonly (readonly string[])[];
 }
 
-/** The reader and writer; they come when a sheet is first looked at, not before. */
+/** The reader and writer; they come when a cell of a sheet first has the keys, not before. */
 export async function sheetText(): Promise<SheetText> {
   const { default: papa } = await import('papaparse');
   return {

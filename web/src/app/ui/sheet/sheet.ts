@@ -1,7 +1,6 @@
-import { DragDropModule } from '@angular/cdk/drag-drop';
 import { CdkVirtualScrollViewport, ScrollingModule } from '@angular/cdk/scrolling';
 import { NgTemplateOutlet } from '@angular/common';
-import type { OnInit } from '@angular/core';
+import type { ElementRef, OnInit, TemplateRef } from '@angular/core';
 import {
   ChangeDetectionStrategy,
   ChangeDetectorRef,
@@ -41,7 +40,7 @@ type Editing = Readonly<{ id: string; column: string; text: string; keepText: bo
  */
 @Component({
   selector: 'ft-sheet',
-  imports: [CellEditor, DragDropModule, NgTemplateOutlet, ScrollingModule, SwitchMark],
+  imports: [CellEditor, NgTemplateOutlet, ScrollingModule, SwitchMark],
   templateUrl: './sheet.html',
   styleUrl: './sheet.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -60,7 +59,9 @@ export class Sheet<R> implements OnInit {
   readonly reached = output<R>();
 
   private readonly detector = inject(ChangeDetectorRef);
-  readonly viewport = viewChild.required(CdkVirtualScrollViewport);
+  private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
+  readonly body = viewChild.required<ElementRef<HTMLElement>>('body');
+  readonly dragged = viewChild.required<TemplateRef<{ readonly $implicit: R }>>('dragged');
   protected readonly drawn = contentChild(SheetCell<R>);
   protected readonly rowPx = ROW_PX;
   protected readonly gripPx = GRIP_PX;
@@ -117,6 +118,7 @@ export class Sheet<R> implements OnInit {
     if (at().row !== row || at().column !== column) this.cursor.moveTo({ row, column });
     const reached = this.rows()[row];
     if (reached === undefined) return;
+    void this.clipboard.ready();
     this.order.leave(reached);
     this.reached.emit(reached);
   }

@@ -14,7 +14,7 @@ const SIGN = { new: '+ new', changed: '± changed', there: '= there already' } a
   template: `
     <div class="side">
       <ft-text-area
-        [label]="'Paste cells of ' + name() + ' from a spreadsheet, or choose a CSV file'"
+        [label]="'Paste cells of ' + name() + ' from a spreadsheet'"
         [rows]="7"
         [text]="text()"
         (textChange)="put($event)"
