@@ -114,4 +114,20 @@ describe('a planner whose worker is gone', () => {
     await until(() => store.selectSignal(planFeature.selectPlan)() !== null, 'the plan');
     expect(failure()).toBeNull();
   });
+
+  it('ends what it was asked, so that what is wanted after it is not held up', async () => {
+    const { store, open: enter } = bench();
+    await enter();
+    const changes = TestBed.inject(Changes);
+    const silent = changes.work('First', () => new Promise<never>(() => undefined));
+    const next = changes.work('Second', () => Promise.reject(new Error('No such line.')));
+    stopPlanner('out of memory');
+    await Promise.all([silent, next]);
+    const said = store
+      .selectSignal(studioFeature.selectNotices)()
+      .map(({ text }) => text);
+    expect(said).toHaveLength(2);
+    expect(said[0]).toContain('First: this could not be worked out. The planner stopped: out of memory.');
+    expect(said[1]).toContain('Second: this could not be worked out.');
+  });
 });

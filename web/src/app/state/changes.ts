@@ -40,7 +40,7 @@ export class Changes {
     draft?: Draft,
   ): Promise<Awaited<R> | undefined> {
     try {
-      return await this.inTurn(() => ask(this.planner.api));
+      return await this.inTurn(() => this.planner.ask(ask));
     } catch (error) {
       if (draft !== undefined) this.store.dispatch(DraftActions.keep(draft));
       this.complain(`${label}: this could not be worked out. ${messageOf(error)} Nothing was changed.`);
@@ -48,8 +48,8 @@ export class Changes {
     }
   }
 
-  private inTurn<R extends Promise<unknown>>(task: () => R): Promise<Awaited<R>> {
-    const turn = this.last.then(task) as Promise<Awaited<R>>;
+  private inTurn<T>(task: () => Promise<T>): Promise<T> {
+    const turn = this.last.then(task);
     // Whoever asked goes on when the answer is there, and makes the change of it before the next is asked.
     const made = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
     this.last = turn.then(made, made);

@@ -30,6 +30,12 @@ export class Planner implements OnDestroy {
     return this.link.api;
   }
 
+  /** Asks something; where the worker goes meanwhile, that is the answer. */
+  ask<R extends Promise<unknown>>(ask: (api: Remote<PlannerApi>) => R): Promise<Awaited<R>> {
+    const { api, lost } = this.link;
+    return Promise.race([ask(api), lost]);
+  }
+
   /**
    * Plans a scene; the rig is sent along only when it is another one than last time. The scene is taken in
    * first and planned after: what is asked in between, as the strip is, does not wait for the checks.

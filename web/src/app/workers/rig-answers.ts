@@ -31,8 +31,6 @@ import { wireCellsEdits } from '@ft/core/actions/rig/wireCells';
 import type { WirePreview, WireWish } from '@ft/core/actions/rig/wirePreview';
 import { rowNames, wirePreview } from '@ft/core/actions/rig/wirePreview';
 import type { DeviceId, LaneId } from '@ft/core/rig/ids';
-import type { TypeForm } from '@ft/core/rig/paramFields';
-import { typeForms } from '@ft/core/rig/paramFields';
 import type { CordStock, Device, Room } from '@ft/core/rig/rigSchema';
 import { rigCheck } from '@ft/core/rig/wiring/rigCheck';
 import type { RigNoteView } from '@ft/core/words/rigNoteWording';
@@ -47,7 +45,6 @@ export interface RigChange {
 
 /** What the screens of the rig may ask. */
 export interface RigAnswers {
-  typeForms(): readonly TypeForm[];
   wires(): readonly WireLine[];
   /** Texts for the ends of wires: typed, pasted, filled down. */
   wireCells(cells: readonly WireCell[]): CellsEdits;
@@ -76,7 +73,6 @@ export interface RigAnswers {
 export function createRigAnswers(there: () => WorkerState): RigAnswers {
   const change = (edits: readonly Edit[]): RigChange => ({ edits, loss: rigLoss(there().studio, edits) });
   return {
-    typeForms,
     wires: () => wireLines(there().context),
     wireCells: (cells) => wireCellsEdits(there().context, cells),
     wireEnds: (direction, text) => wireEnds(there().context, direction, text),

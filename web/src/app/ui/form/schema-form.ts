@@ -103,6 +103,8 @@ export class SchemaForm<S extends z.ZodType = z.ZodType> {
   /** What is in it as the schema has it, where all of it fits; else everything that does not is said. */
   read(): z.output<S> | undefined {
     this.isAsked.set(true);
+    // What a schema holds it to may have changed since it was typed: the rooms there are, the kinds there are.
+    this.group.updateValueAndValidity();
     return this.group.valid ? this.schema.parse(readAll(this.fields, this.group.value).values) : undefined;
   }
 

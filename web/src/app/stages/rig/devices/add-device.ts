@@ -3,6 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { Store } from '@ngrx/store';
 import * as z from 'zod';
 import type { TypeForm } from '@ft/core/rig/paramFields';
+import { typeForms } from '@ft/core/rig/paramFields';
 import { studioFeature } from '../../../state/studio.feature';
 import { Fold } from '../../../ui/fold';
 import { Field } from '../../../ui/form/field';
@@ -11,7 +12,6 @@ import type { FormField } from '../../../ui/form/form-field';
 import { SchemaForm } from '../../../ui/form/schema-form';
 import { RigChanges } from '../rig-changes';
 import { DeviceForm } from './device-form';
-import { typeForms } from './type-forms';
 
 const MOST_AT_ONCE = 100;
 const NUMBER = `from 1 to ${String(MOST_AT_ONCE)} devices`;
@@ -90,7 +90,7 @@ export class AddDevice {
 
   private kindNamed(typed: unknown): TypeForm | undefined {
     const title = typeof typed === 'string' ? typed.trim().toLowerCase() : '';
-    return this.forms().find((form) => form.title.toLowerCase() === title);
+    return this.forms.find((form) => form.title.toLowerCase() === title);
   }
 
   private makeForm() {
@@ -106,7 +106,7 @@ export class AddDevice {
     const fields: readonly FormField[] = [
       {
         ...{ key: 'kind', label: 'Kind of device', kind: 'text', typical: 'compressor, patchbay …' },
-        ...{ offers: () => this.forms().map(({ title }) => ({ name: title })), widthRem: 14 },
+        ...{ offers: () => this.forms.map(({ title }) => ({ name: title })), widthRem: 14 },
       },
       { key: 'name', label: 'Name of the device', kind: 'text', typical: 'as its kind', widthRem: 11 },
       {

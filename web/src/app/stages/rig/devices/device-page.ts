@@ -12,6 +12,7 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import type { DeviceId } from '@ft/core/rig/ids';
 import type { TypeForm } from '@ft/core/rig/paramFields';
+import { typeForms } from '@ft/core/rig/paramFields';
 import type { Device } from '@ft/core/rig/rigSchema';
 import { SettingField } from '../../../shell/inspector/setting-field';
 import { askedAbout } from '../../../state/asked';
@@ -21,7 +22,6 @@ import { DeviceForm } from './device-form';
 import { LossQuestion } from '../loss-question';
 import { RigChanges } from '../rig-changes';
 import { PORT_COLUMNS } from './port-columns';
-import { typeForms } from './type-forms';
 import { Entry } from '../../../ui/form/entry';
 import { Pick } from '../../../ui/form/pick';
 import { TextArea } from '../../../ui/form/text-area';
@@ -66,7 +66,7 @@ export class DevicePage {
   );
   private readonly forms = typeForms();
   protected readonly form = computed((): TypeForm | undefined =>
-    this.forms().find(({ type }) => type === this.it()?.type),
+    this.forms.find(({ type }) => type === this.it()?.type),
   );
   protected readonly view = askedAbout(this.device, (api, id) => api.device(id as DeviceId));
   protected readonly ports = PORT_COLUMNS;

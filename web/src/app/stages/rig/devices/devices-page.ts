@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
+import { typeForms } from '@ft/core/rig/paramFields';
 import type { Device } from '@ft/core/rig/rigSchema';
 import { Here } from '../../../shell/here';
 import { PartPage } from '../../../shell/part';
@@ -18,7 +19,6 @@ import type { DeviceRow } from './device-columns';
 import { answering, deviceColumns, deviceRows } from './device-columns';
 import { DeviceForm } from './device-form';
 import { RoomList } from './room-list';
-import { typeForms } from './type-forms';
 
 /** The devices of all rooms, and one line to add more. */
 @Component({
@@ -50,7 +50,7 @@ export class DevicesPage {
   protected readonly filter = signal('');
   private readonly all = computed(() => {
     const rig = this.studio()?.rig;
-    return rig === undefined ? [] : deviceRows(rig, this.forms());
+    return rig === undefined ? [] : deviceRows(rig, this.forms);
   });
   protected readonly rows = computed(() => answering(this.all(), this.filter()));
   protected readonly empty = computed(() => this.all().length === 0);
@@ -74,7 +74,7 @@ export class DevicesPage {
       ? this.all().find(({ device }) => device.id === selection.id)?.device
       : undefined;
   });
-  protected readonly form = computed(() => this.forms().find(({ type }) => type === this.chosen()?.type));
+  protected readonly form = computed(() => this.forms.find(({ type }) => type === this.chosen()?.type));
   protected readonly isDataOpen = signal(false);
   protected readonly areRoomsOpen = signal(false);
 
