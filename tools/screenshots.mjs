@@ -68,8 +68,8 @@ const VIEWS = [
     name: 'patch-list',
     path: `${TRACKING}/patch-list`,
     async act(page) {
-      await page.getByLabel('Plugged: Large condenser to Booth panel line 1').check();
-      await page.getByLabel('Plugged: Bay B 1 upper to Bay B 25 lower').check();
+      for (const row of [/Large condenser/, /Bay B 1 upper/])
+        await page.getByRole('row', { name: row }).locator('[data-switch]').click();
     },
   },
   {
@@ -84,6 +84,7 @@ const VIEWS = [
     path: `${TRACKING}/rig/wiring`,
     async act(page) {
       await page.getByLabel('From outputs').fill('Bay B 26-28 lower');
+      await page.keyboard.press('Tab');
       await page.getByLabel('To inputs').fill('Four-band equaliser in A');
     },
   },
