@@ -95,6 +95,8 @@ test('the finder leads anywhere by name', async ({ page }) => {
   await page.locator('main').click({ position: { x: 5, y: 5 } });
   await page.keyboard.press('/');
   await page.keyboard.type('bay a 13 up');
+  // What is found still moves until everything typed is answered: then the best stands first.
+  await expect(page.getByRole('option').first()).toHaveText('Bay A 13 upper · jack');
   await page.getByRole('option', { name: 'Bay A 13 upper · jack' }).click();
   await expect(page.getByRole('region', { name: 'Thread strip' })).toContainText('4 Wen Askelby, Harp');
   await expect(page.getByRole('complementary', { name: 'Inspector' })).toContainText('Bay A 13 upper');

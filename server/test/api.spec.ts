@@ -54,6 +54,8 @@ describe('studios', () => {
     };
     const away = { ...scene!, archived: true };
     expect(await opensAt(away, { ...scene!, id: 'second' }, { ...scene!, id: 'third' })).toBe('second');
+    // Somebody has put them in an order.
+    expect(await opensAt(scene!, { ...scene!, id: 'z-top', position: 1 })).toBe('z-top');
     // All are put away: the first, rather than none.
     expect(await opensAt(away, { ...away, id: 'z-other' })).toBe(scene!.id);
   });

@@ -1,4 +1,5 @@
 import type { SceneId, SessionId } from '../rig/ids';
+import { scenesInOrder } from './scenesInOrder';
 import type { Scene, Session } from './sessionSchema';
 import type { Studio } from './studioSchema';
 
@@ -20,14 +21,8 @@ export function findScene(studio: Studio, place: ScenePlace): FoundScene | undef
   return session === undefined || scene === undefined ? undefined : { session, scene };
 }
 
-/** As much of a session as says where it is opened. */
-interface Openable<S, C> {
-  readonly id: S;
-  readonly scenes: readonly { readonly id: C; readonly archived?: true | undefined }[];
-}
-
-/** Where a session is opened: at its first scene that is not put away. */
-export function firstScene<S extends string, C extends string>({ id, scenes }: Openable<S, C>) {
-  const scene = scenes.find(({ archived }) => archived !== true) ?? scenes[0];
-  return scene && { session: id, scene: scene.id };
+/** Where a session is opened: at the scene that stands first; at one that is put away only where all are. */
+export function firstScene(session: Session): ScenePlace | undefined {
+  const [scene] = scenesInOrder(session);
+  return scene && { session: session.id, scene: scene.id };
 }

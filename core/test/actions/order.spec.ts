@@ -84,7 +84,8 @@ function changed(edits: readonly Edit[]): Session {
 
 describe('lines, tracks and scenes', () => {
   it('a line passes a wide one whole, and its number goes along', () => {
-    const { threads } = changed(movedLineEdits(session, session.threads, session.threads[0]!.id, 1));
+    const lines = [...session.threads].sort(byNumber);
+    const { threads } = changed(movedLineEdits(session, lines, 'one' as never, 1));
     expect([...threads].sort(byNumber).map(({ id, number }) => [id, number])).toEqual([
       ['two', 1],
       ['three', 4],

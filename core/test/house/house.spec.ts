@@ -94,7 +94,6 @@ describe('the house', () => {
     expect(ofCore('web/src/main.ts', 'web/src/app/start/first-screen.ts').sort()).toEqual(
       [
         'core/src/formats/decodeText.ts',
-        'core/src/session/scenePlace.ts',
         // What a form needs to read its fields and to say what is wrong with them.
         'core/src/formats/shapeProblems.ts',
         'core/src/session/problem.ts',

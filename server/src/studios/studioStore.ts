@@ -11,7 +11,8 @@ import type { Documents, SessionDocument, Standing, StoredStudio, StudioWrite } 
 /** The scene a stored session opens at: as `firstScene`, without its whole document being read out. */
 const OPENS_AT = literal(
   `(SELECT json_extract(scene.value, '$.id') FROM json_each(iif(json_valid(document), document, '{}'), '$.scenes') AS scene
-    ORDER BY json_extract(scene.value, '$.archived') IS 1, scene.key LIMIT 1)`,
+    ORDER BY json_extract(scene.value, '$.archived') IS 1,
+      coalesce(json_extract(scene.value, '$.position'), 1e9), scene.key LIMIT 1)`,
 );
 
 /** Empty where the session cannot be read: it is listed all the same. */

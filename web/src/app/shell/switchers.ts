@@ -4,6 +4,7 @@ import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
 import type { StudioSummary } from '@ft/contract/studios';
 import { firstScene } from '@ft/core/session/scenePlace';
+import { scenesInOrder } from '@ft/core/session/scenesInOrder';
 import { Api, apiErrorOf } from '../state/api.service';
 import { Changes } from '../state/changes';
 import { studioFeature } from '../state/studio.feature';
@@ -80,7 +81,7 @@ export class Switchers {
     const session = this.found()?.session;
     const isOnFloor = (scene: string): boolean =>
       onFloor?.session === session?.id && onFloor?.scene === scene;
-    return (session?.scenes ?? [])
+    return scenesInOrder(session ?? { scenes: [] })
       .filter(({ archived }) => archived !== true)
       .map(({ id, name }) => ({ id, name, ...(isOnFloor(id) && { note: 'on the floor' }) }));
   });

@@ -74,10 +74,6 @@ export class DawChanges {
     this.changes.make(label, edits);
   }
 
-  complain(text: string): void {
-    this.changes.complain(text);
-  }
-
   /** The sheet is a plan behind when somebody is quick; a change is made to the track as it is now. */
   private asItIs(track: Track): Track {
     return this.session()?.tracks.find(({ id }) => id === track.id) ?? track;
