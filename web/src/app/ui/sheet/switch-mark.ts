@@ -10,7 +10,8 @@ import { ChangeDetectionStrategy, Component, input } from '@angular/core';
       display: inline-block;
       min-width: 1.6rem;
       text-align: center;
-      border: 1px solid var(--ft-line);
+      /* Seen on a selected line as well. */
+      border: 1px solid color-mix(in srgb, var(--ft-ink) 28%, transparent);
       border-radius: 3px;
       line-height: 1.25rem;
       cursor: pointer;
