@@ -89,9 +89,16 @@ test('a row of a sheet is dragged to another place, and moved with the keys on i
   await page.mouse.move(from!.x + 8, to!.y + 12, { steps: 8 });
   await page.mouse.up();
   await expect(texts.nth(3)).toHaveText('line 0');
-  await texts.nth(3).click();
-  await page.keyboard.press('Alt+ArrowUp');
-  await page.keyboard.press('Alt+ArrowUp');
-  await expect(texts.nth(1)).toHaveText('line 0');
-  await expect(texts.nth(1)).toBeFocused();
+  // The hand rests on the grip of the row it has just put there, and takes it back.
+  await page.mouse.down();
+  await page.mouse.move(from!.x + 8, to!.y, { steps: 4 });
+  await page.mouse.move(from!.x + 8, from!.y + 8, { steps: 8 });
+  await page.mouse.up();
+  await expect(texts.nth(0)).toHaveText('line 0');
+  await expect(texts.nth(3)).toHaveText('line 3');
+  await texts.nth(0).click();
+  await page.keyboard.press('Alt+ArrowDown');
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(texts.nth(2)).toHaveText('line 0');
+  await expect(texts.nth(2)).toBeFocused();
 });

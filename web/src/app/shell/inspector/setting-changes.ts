@@ -5,6 +5,7 @@ import type { SettingCell } from '@ft/core/views/settingCells';
 import { PlanActions, planFeature } from '../../state/plan.feature';
 import { studioFeature } from '../../state/studio.feature';
 import { Changes } from '../../state/changes';
+import { formatNumber } from '@ft/core/units/format';
 import { readSetting } from '@ft/core/typed/settingText';
 
 /** Turns knobs and throws switches of the scene. */
@@ -34,7 +35,8 @@ export class SettingChanges {
     if (on?.kind === 'knob' && on.key === cell.key) this.store.dispatch(PlanActions.endTrial());
     else if (value === cell.value) return;
     const edit = editKnob(place, { key: cell.key, value, was });
-    const shown = typeof value === 'boolean' ? (value ? 'on' : 'off') : `${String(value)} ${cell.spec.unit}`;
+    const shown =
+      typeof value === 'boolean' ? (value ? 'on' : 'off') : `${formatNumber(value)} ${cell.spec.unit}`;
     this.changes.make(`${where}: ${cell.spec.title} ${shown}`, [edit]);
   }
 }

@@ -9,8 +9,8 @@ export interface DragParts<R> {
   readonly views: ViewContainerRef;
   /** The row of an element of the body. */
   readonly rowOf: (element: HTMLElement) => R | undefined;
-  /** A row was let go over the place of another that is drawn. */
-  readonly dropped: (row: R, over: R) => void;
+  /** A row was let go so many rows further down, or up. */
+  readonly dropped: (row: R, by: number) => void;
 }
 
 /** Rows that can be dragged, for as long as they stand where they do. */
@@ -32,9 +32,10 @@ export class DraggedRows<R> {
     });
     this.list = createDropListRef<R>(injector, parts.body);
     this.list.withItems([...this.items]);
-    this.list.dropped.subscribe(({ previousIndex, currentIndex }) => {
-      const [dragged, over] = [this.items[previousIndex], this.items[currentIndex]];
-      if (dragged !== undefined && over !== undefined) parts.dropped(dragged.data, over.data);
+    this.list.dropped.subscribe(({ item, previousIndex, currentIndex }) => {
+      // Both are counted as the rows stand on the screen, which may be another order than they came in.
+      const dragged = this.items.find((each) => each === item);
+      if (dragged !== undefined) parts.dropped(dragged.data, currentIndex - previousIndex);
     });
   }
 

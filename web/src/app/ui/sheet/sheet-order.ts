@@ -29,7 +29,9 @@ interface Parts<R> {
 /** Rows that are put elsewhere, by dragging or by keys; the keys stay with the row they moved. */
 export class SheetOrder<R> {
   private readonly injector = inject(Injector);
+  private readonly destroyRef = inject(DestroyRef);
   private readonly views = inject(ViewContainerRef);
+  private drag: { readonly DraggedRows: typeof DraggedRows } | undefined;
   private rows: DraggedRows<R> | undefined;
   /** Whether a grip takes hold already. */
   readonly isReady = signal(false);
@@ -39,7 +41,7 @@ export class SheetOrder<R> {
 
   /** In an injection context. */
   constructor(private readonly parts: Parts<R>) {
-    inject(DestroyRef).onDestroy(() => this.rows?.dispose());
+    this.destroyRef.onDestroy(() => this.rows?.dispose());
     effect(() => {
       const [rows, { rowId, cursor }] = [this.parts.rows(), this.parts];
       const moved = this.moved;
@@ -60,9 +62,13 @@ export class SheetOrder<R> {
 
   /** Puts a row further down, or up, and goes along with it. */
   step(row: R, by: number): void {
-    const id = this.parts.rowId()(row);
-    this.moved = { id, at: this.parts.rows().findIndex((each) => this.parts.rowId()(each) === id) };
+    this.moved = { id: this.parts.rowId()(row), at: this.placeOf(row) };
     this.parts.edits().move?.(row, by);
+  }
+
+  private placeOf(row: R): number {
+    const id = this.parts.rowId();
+    return this.parts.rows().findIndex((each) => id(each) === id(row));
   }
 
   /** Somebody went on to another row. */
@@ -78,17 +84,19 @@ export class SheetOrder<R> {
     // A hand that is down has taken hold already, or is on its way with something.
     const isBusy = pointerType === 'mouse' && buttons !== 0;
     if (!this.isOpen() || isBusy || this.rows?.isDragging === true) return;
-    const { DraggedRows } = await import('./sheet-drag');
+    // At once where it is there: a hand may press before anything that is waited for.
+    this.drag ??= await import('./sheet-drag');
+    if (this.destroyRef.destroyed) return;
     this.rows?.dispose();
-    this.rows = new DraggedRows<R>(this.injector, {
+    this.rows = new this.drag.DraggedRows<R>(this.injector, {
       body: this.parts.body().nativeElement,
       preview: this.parts.dragged(),
       views: this.views,
       rowOf: (element) => this.parts.rows()[Number(element.dataset['row'])],
-      dropped: (row, over) => {
-        const rows = this.parts.rows();
-        const by = rows.indexOf(over) - rows.indexOf(row);
-        if (by !== 0) this.parts.edits().move?.(row, by);
+      dropped: (row, by) => {
+        // Others may have changed it while it was dragged: it is the same line, but another object.
+        const now = this.parts.rows()[this.placeOf(row)];
+        if (now !== undefined && by !== 0) this.parts.edits().move?.(now, by);
       },
     });
     this.isReady.set(true);
