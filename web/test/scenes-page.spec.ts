@@ -12,12 +12,20 @@ let page: Mounted<unknown>;
 const session = () => app.store.selectSignal(studioFeature.selectFound)()!.session;
 const sceneNamed = (name: string) => session().scenes.find((scene) => scene.name === name)!;
 
+/** Waits until the sheet shows a scene. */
+const drawn = (name: string): Promise<void> =>
+  until(() => {
+    page.fixture.detectChanges();
+    return [...page.element.querySelectorAll('tbody [data-column="0"]')].some(
+      ({ textContent }) => textContent.trim() === name,
+    );
+  }, name);
+
 async function make(name: string, start: string): Promise<void> {
   pick(page, 'How it begins', start);
   fill(page, 'Another scene', name);
   submit(page.element.querySelector('form'));
-  await until(() => session().scenes.some((scene) => scene.name === name), name);
-  page.fixture.detectChanges();
+  await drawn(name);
 }
 
 const cell = (scene: string, title: string): HTMLElement => cellOf(page.element, scene, title);
@@ -26,6 +34,7 @@ beforeEach(async () => {
   app = bench();
   await app.open();
   page = app.mount(SceneListPage);
+  await drawn('Tracking');
 });
 
 describe('scenes', () => {
@@ -127,7 +136,6 @@ describe('scenes', () => {
 
 describe('the scene at the top', () => {
   it('is said to be on the floor with one press, and shown so', async () => {
-    await page.says('Tracking');
     cell('Tracking', 'Scene').focus();
     page.fixture.detectChanges();
     page.button(/Tracking is on the floor now/).click();

@@ -80,11 +80,14 @@ describe('the clock', () => {
   });
 
   it('shows who follows whom, and finds two masters at once', async () => {
-    expect(page.text()).toContain('└ Kiln stagebox');
+    await page.says('└ Kiln stagebox');
     await enterCell(page, told(), 'its own clock');
     await page.says('2 masters');
     expect(rules()).toContain('clock-masters');
-    page.fixture.detectChanges();
+    await until(() => {
+      page.fixture.detectChanges();
+      return told().textContent.trim() === 'its own clock';
+    }, 'what was said');
     await enterCell(page, told(), 'as connected');
     await page.says('nobody has said');
   });
