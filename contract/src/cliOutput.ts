@@ -108,3 +108,39 @@ export const routeOutputSchema = z.object({
   settings: z.record(z.string(), z.union([z.number(), z.boolean(), z.null()])),
 });
 export type RouteOutput = z.infer<typeof routeOutputSchema>;
+
+/** `ft sessions --json`. */
+export const sessionsOutputSchema = z.object({
+  format: z.literal('faithful-thread-sessions/1'),
+  studio: z.string(),
+  sessions: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      date: z.string().optional().describe('2026-12-05'),
+      goesLive: z.boolean(),
+      putAway: z.boolean(),
+      template: z.boolean(),
+      scenes: z.number(),
+      lines: z.number(),
+      tracks: z.number(),
+      onFloor: z.string().optional().describe('the scene of it that was last put on the floor'),
+      scene: z.string().describe('the scene whose findings are counted: on the floor, else where it opens'),
+      errors: z.number(),
+      warnings: z.number(),
+    }),
+  ),
+  said: z.array(z.string()),
+  left: z
+    .array(
+      z.object({
+        what: z.string(),
+        of: z.string(),
+        missing: z.string(),
+        count: z.number(),
+        sentence: z.string(),
+      }),
+    )
+    .describe('what had no counterpart when a session was taken over'),
+});
+export type SessionsOutput = z.infer<typeof sessionsOutputSchema>;

@@ -30,6 +30,11 @@ export type BundleReading =
     }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
+const versionOf = (format: string): number => Number(/^faithful-thread\/(\d{1,6})$/.exec(format)?.[1] ?? 0);
+
+const isNewer = (found: unknown): boolean =>
+  typeof found === 'string' && versionOf(found) > versionOf(BUNDLE_FORMAT);
+
 function formatProblem(value: unknown): Problem | undefined {
   const found: unknown =
     typeof value === 'object' && value !== null && 'format' in value ? value.format : undefined;
@@ -40,7 +45,8 @@ function formatProblem(value: unknown): Problem | undefined {
       : typeof found === 'string'
         ? `“${found.slice(0, MOST_SAID)}”`
         : 'no text';
-  return { code: 'wrong-format', path: ['format'], found: said, expected: `“${BUNDLE_FORMAT}”` };
+  const code = isNewer(found) ? 'newer-format' : 'wrong-format';
+  return { code, path: ['format'], found: said, expected: `“${BUNDLE_FORMAT}”` };
 }
 
 /** A bundle of the version before, as it is written now. */

@@ -11,6 +11,8 @@ export type Problem =
       readonly detail: string;
     }
   | { readonly code: 'wrong-format'; readonly path: Path; readonly found: string; readonly expected: string }
+  /** Written by a later version of the program than this one. */
+  | { readonly code: 'newer-format'; readonly path: Path; readonly found: string; readonly expected: string }
   | { readonly code: 'wrong-shape'; readonly path: Path; readonly detail: string }
   | { readonly code: 'too-many'; readonly path: Path; readonly found: number; readonly most: number }
   | { readonly code: 'too-deep'; readonly path: Path; readonly most: number }

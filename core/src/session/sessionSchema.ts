@@ -120,6 +120,14 @@ export const BUFFER_SAMPLES = [16, 32, 64, 128, 256, 512, 1024, 2048] as const;
 export const sessionSchema = z.strictObject({
   id: sessionIdSchema,
   name: nameSchema,
+  /** Its day, or the first of them: "2026-12-05". */
+  date: z.iso.date('a day is written 2026-12-05').optional(),
+  /** People hear it as it happens: a show, a broadcast. */
+  goesLive: z.literal(true).optional(),
+  /** Put away: kept and comparable, but not offered at the top. */
+  archived: z.literal(true).optional(),
+  /** A session without its material that others are started from. */
+  template: z.literal(true).optional(),
   sampleRateHz: z.literal(SAMPLE_RATES_HZ),
   wordLengthBits: z.literal(WORD_LENGTHS_BITS),
   bufferSamples: z.number().int().min(16).max(8192),

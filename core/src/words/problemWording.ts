@@ -15,6 +15,8 @@ const WORDING: Wording = {
     `This is not JSON: ${p.detail} (line ${p.line}, column ${p.column}). Mend the file there, or export it again.`,
   'wrong-format': (p) =>
     `The format is ${p.found}; this program reads ${p.expected}. Open the file with the version that wrote it, and export it from there.`,
+  'newer-format': (p) =>
+    `The file is of a newer version of this program: its format is ${p.found}, and this one reads ${p.expected}. Update this program, or have the file exported by a version that writes ${p.expected}.`,
   'wrong-shape': (p) => `${p.detail}.`,
   'too-many': (p) =>
     `There are ${p.found} items here; the program takes ${p.most}. Split it, or check that it is the right file.`,

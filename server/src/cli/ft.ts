@@ -7,6 +7,8 @@ import { readDataRequest } from './dataRequest';
 import type { CliRequest, CommandName } from './request';
 import { readRequest } from './request';
 import { route } from './route';
+import { sessions } from './sessions';
+import { readSessionsRequest } from './sessionsRequest';
 import { trace } from './trace';
 import { USAGE } from './usage';
 
@@ -32,6 +34,8 @@ function answer({ text, json, exitCode }: Answer, wantsJson: boolean, print: Say
 /** Runs a command on a bundle. Answers go to `print`, refusals to `complain`; returns the exit code. */
 export function ft(argv: readonly string[], print: Say, complain: Say): 0 | 1 | 2 {
   try {
+    const wanted = readSessionsRequest(argv);
+    if (wanted !== undefined) return answer(sessions(wanted), wanted.json, print);
     const request = readRequest(argv);
     if (request === undefined) {
       print(USAGE);

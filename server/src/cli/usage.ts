@@ -2,6 +2,13 @@ export const USAGE = `ft check  FILE [--scene NAME]              findings of a s
 ft trace  FILE --from PORT | --to PORT     every path from, or to, a port
 ft levels FILE [--from PORT]               level ladder of every thread, or of those from a port
 ft route  FILE [--out FILE]                route the scene's threads; --out writes the bundle with the new cords
+ft sessions FILE                           sessions and templates, with date, findings and what is on the floor
+ft sessions FILE DEED NAME [--out FILE]    what DEED makes of them; without --out nothing is written:
+   new NAME [--from NAME]                  a session, empty or from a template or an earlier session
+   copy | rename NAME --as NAME
+   template NAME --as NAME [--keep lines,pins,tracks,buses,scenes,settings]
+   date NAME --as 2026-12-05               put-away | bring-back | live | not-live | remove NAME
+   take-over OTHERFILE [--session NAME] [--as NAME] [--stand "Theirs=Ours"]
 ft backup DIR                              a verified copy of all data of the program, running or not
 ft restore FILE [--into DIR]               a backup as a data folder of its own, never over the one in use
 ft verify [FILE]                           the data, or a backup, looked over page by page and line by line
@@ -9,5 +16,5 @@ ft verify [FILE]                           the data, or a backup, looked over pa
 FILE is a bundle (*.thread.json), or of restore and verify a backup (*.sqlite). A PORT is a lane id
 (bay-a/upper-3/1) or its name (“Bay A 3 upper”). --session NAME and --scene NAME choose what is looked at;
 without them, the first. --json prints JSON. The data folder is FT_DATA, or where the program keeps it.
-Exit code: 0 fine, 1 findings of severity error (check), threads not routed (route) or data that is not whole
-(verify), 2 bad input or usage.`;
+Exit code: 0 fine, 1 findings of severity error (check), threads not routed (route), something left out (sessions
+take-over) or data that is not whole (verify), 2 bad input or usage.`;

@@ -3,6 +3,7 @@ import {
   checkOutputSchema,
   levelsOutputSchema,
   routeOutputSchema,
+  sessionsOutputSchema,
   traceOutputSchema,
 } from '@ft/contract/cliOutput';
 import { bundleSchema } from '@ft/core/formats/bundle';
@@ -31,4 +32,5 @@ export const formatSchemas = (): readonly (readonly [string, JsonSchema])[] => [
   ['trace', ofOutput('ft trace --json, faithful-thread-trace/1', traceOutputSchema)],
   ['levels', ofOutput('ft levels --json, faithful-thread-levels/1', levelsOutputSchema)],
   ['route', ofOutput('ft route --json, faithful-thread-route/1', routeOutputSchema)],
+  ['sessions', ofOutput('ft sessions --json, faithful-thread-sessions/1', sessionsOutputSchema)],
 ];

@@ -1,24 +1,17 @@
+import type { RoomId, SessionId, StudioId } from '@ft/core/rig/ids';
 import { idFromName } from '@ft/core/rig/ids';
+import { emptySession } from '@ft/core/session/emptySession';
+import { BARE_FLOOR } from '@ft/core/session/floorSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
-import { studioSchema } from '@ft/core/session/studioSchema';
 
 /** A studio to begin with: one room, nothing in it, and a session with one scene. */
-export const newStudio = (name: string, taken: ReadonlySet<string>): Studio =>
-  studioSchema.parse({
-    id: idFromName(name, taken, 'studio'),
-    name,
-    rig: { rooms: [{ id: 'control', name: 'Control room' }], devices: [], hardwires: [], cords: [] },
-    sessions: [
-      {
-        id: 'session-1',
-        name: 'First session',
-        sampleRateHz: 48_000,
-        wordLengthBits: 24,
-        bufferSamples: 64,
-        lineUp: { dbfs: -18, dbu: 4 },
-        threads: [],
-        scenes: [{ id: 'tracking', name: 'Tracking', cords: [], settings: {} }],
-        waivers: [],
-      },
-    ],
-  });
+export const newStudio = (name: string, taken: ReadonlySet<string>): Studio => ({
+  id: idFromName(name, taken, 'studio') as StudioId,
+  name,
+  rig: {
+    rooms: [{ id: 'control' as RoomId, name: 'Control room' }],
+    ...{ devices: [], hardwires: [], cords: [], adaptors: [], faults: [] },
+  },
+  floor: BARE_FLOOR,
+  sessions: [emptySession('session-1' as SessionId, 'First session')],
+});

@@ -3,6 +3,7 @@ import { editAdd } from '../../edits/make';
 import type { DeviceId, RoomId } from '../../rig/ids';
 import { idFromName } from '../../rig/ids';
 import type { Rig } from '../../rig/rigSchema';
+import { freeName } from '../../text/freeName';
 
 /** A device as it is asked for; its id and, where the name is taken, its number come from the rig. */
 export interface WantedDevice {
@@ -18,23 +19,6 @@ export interface AddedDevices {
   /** Ids and names of the new devices, in their order. */
   readonly ids: readonly string[];
   readonly names: readonly string[];
-}
-
-/** A number that counts on; longer ones are part of the name. */
-const COUNTED = /^(.+?)\s+(\d{1,6})$/;
-
-/**
- * A name nobody has yet, whatever the case. A name that ends with a number counts on from it:
- * after "Cue box 4" comes "Cue box 5".
- * @param numbered gives a number even where the bare name is free.
- */
-function freeName(name: string, taken: ReadonlySet<string>, numbered: boolean): string {
-  if (!numbered && !taken.has(name.toLowerCase())) return name;
-  const [, stem = name, number = numbered ? '1' : '2'] = COUNTED.exec(name) ?? [];
-  for (let n = Number(number); ; n++) {
-    const next = `${stem} ${String(n)}`;
-    if (!taken.has(next.toLowerCase())) return next;
-  }
 }
 
 /** Adds devices that are alike; where a name is taken, or there are several, they are numbered on. */

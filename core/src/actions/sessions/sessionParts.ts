@@ -1,0 +1,89 @@
+import type { BusId, ThreadId } from '../../rig/ids';
+import type { Destination, Track } from '../../session/daw/trackSchema';
+import { scenesInOrder } from '../../session/scenesInOrder';
+import type { Scene, Session, Thread } from '../../session/sessionSchema';
+
+/** What a template, or a session begun from another, may keep; rate, line-up and host always stay. */
+export const SESSION_PARTS = ['lines', 'pins', 'tracks', 'buses', 'scenes', 'settings'] as const;
+export type SessionPart = (typeof SESSION_PARTS)[number];
+
+export const ALL_PARTS: ReadonlySet<SessionPart> = new Set(SESSION_PARTS);
+
+const isBus = (to: Destination): to is Extract<Destination, { to: 'bus' }> => to.to === 'bus';
+
+/** A track that names only buses there are. */
+export function onBuses(track: Track, there: ReadonlySet<BusId>): Track {
+  const leads = (to: Destination): boolean => !isBus(to) || there.has(to.bus);
+  const { input, inserts, sends, outputs } = track;
+  return {
+    ...track,
+    input: input.from === 'bus' && !there.has(input.bus) ? { from: 'none' } : input,
+    inserts: inserts.map((slot) => {
+      if (slot?.kind !== 'plugin' || slot.key === undefined || there.has(slot.key)) return slot;
+      const { key: _key, ...others } = slot;
+      return others;
+    }),
+    sends: sends.filter(({ destination }) => leads(destination)),
+    outputs: outputs.filter(leads),
+  };
+}
+
+/** A scene whose cords name only threads there are: a cord of one that is not goes with it. */
+export const forThreads = (scene: Scene, there: ReadonlySet<ThreadId>): Scene => ({
+  ...scene,
+  cords: scene.cords.filter(({ thread }) => thread === undefined || there.has(thread)),
+});
+
+function keptScenes(session: Session, keeps: ReadonlySet<SessionPart>): Scene[] {
+  const [first] = scenesInOrder(session);
+  const there = new Set(keeps.has('lines') ? session.threads.map(({ id }) => id) : []);
+  const bare = (scene: Scene): Scene => {
+    const { follows: _follows, position: _position, archived: _archived, ...alone } = scene;
+    return { ...alone, cords: [], settings: scene.settings };
+  };
+  const scenes = keeps.has('scenes')
+    ? session.scenes.map((scene) => forThreads(scene, there))
+    : first === undefined
+      ? []
+      : [bare(first)];
+  return keeps.has('settings') ? scenes : scenes.map((scene) => ({ ...scene, settings: {} }));
+}
+
+const keptThread = (thread: Thread, scenes: readonly Scene[], withPins: boolean): Thread => ({
+  ...thread,
+  pins: withPins ? thread.pins : {},
+  scenes: thread.scenes.filter((id) => scenes.some((scene) => scene.id === id)),
+});
+
+/**
+ * A session with only some of its parts. What no part holds is the house: rate, line-up, host, what the router
+ * prefers. Numbers, names and places of what is kept are as they were.
+ */
+export function withParts(session: Session, keeps: ReadonlySet<SessionPart>): Session {
+  const scenes = keptScenes(session, keeps);
+  const buses = keeps.has('buses') ? session.buses : [];
+  const there = new Set(buses.map(({ id }) => id));
+  return {
+    ...session,
+    scenes,
+    buses,
+    tracks: keeps.has('tracks') ? session.tracks.map((track) => onBuses(track, there)) : [],
+    threads: keeps.has('lines')
+      ? session.threads.map((thread) => keptThread(thread, scenes, keeps.has('pins')))
+      : [],
+    performers: keeps.has('lines') ? session.performers : [],
+  };
+}
+
+/**
+ * A session without what belongs to its day alone: date, what was waived, what a meter showed, the rate something
+ * was recorded at.
+ */
+export function withoutMaterial(session: Session): Session {
+  const { date: _date, goesLive: _live, archived: _away, template: _template, ...rest } = session;
+  const tracks = session.tracks.map((track) => {
+    const { recordedAtHz: _rate, ...others } = track;
+    return others;
+  });
+  return { ...rest, tracks, waivers: [], readings: [] };
+}

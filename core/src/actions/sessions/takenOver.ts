@@ -1,0 +1,112 @@
+import { deviceIdIn } from '../../rig/ids';
+import type { Rig } from '../../rig/rigSchema';
+import type { Performer } from '../../session/performerSchema';
+import type { Session, Thread } from '../../session/sessionSchema';
+import type { Studio } from '../../session/studioSchema';
+import type { CellReading } from '../../text/cellReading';
+import { refuse, value } from '../../text/cellReading';
+import type { Counterpart } from './counterparts';
+import { standsTwice } from './counterparts';
+import type { Crossed, Crossing, LeftOut } from './crossing';
+import { crossed, crossingBetween, leftOut } from './crossing';
+import { sceneOver } from './sceneOver';
+import type { MadeSession } from './sessionEdits';
+import { sessionAdded } from './sessionEdits';
+import { forThreads } from './sessionParts';
+import { threadOver } from './threadOver';
+
+/** Sides whose first side is left out stand alone. */
+function withoutLostLeads(threads: readonly Thread[]): Thread[] {
+  const there = new Set(threads.map(({ id }) => id));
+  return threads.map((thread) => {
+    if (thread.link === undefined || there.has(thread.link.lead)) return thread;
+    const { link: _link, ...alone } = thread;
+    return alone;
+  });
+}
+
+function performerOver({ to, name }: Crossing, performer: Performer): Crossed<Performer> {
+  const { headphones, ...bare } = performer;
+  if (headphones === undefined) return { kept: performer, left: [] };
+  const ours = to.get(headphones);
+  return ours === undefined
+    ? { kept: bare, left: [leftOut('headphones', performer.name, name(headphones))] }
+    : { kept: { ...bare, headphones: ours }, left: [] };
+}
+
+/** Host, automated console and what a meter showed: what of a session stands beside its lists. */
+function besidesOver(over: Crossing, session: Session): Crossed<Session> {
+  const { host, automatedConsole, readings, ...rest } = session;
+  const left: LeftOut[] = [];
+  const device = (what: 'host' | 'automation', id: Session['host']): Session['host'] => {
+    const ours = id && over.to.get(id);
+    if (id !== undefined && ours === undefined) left.push(leftOut(what, '', over.name(id)));
+    return ours;
+  };
+  const [newHost, newConsole] = [device('host', host), device('automation', automatedConsole)];
+  const kept = readings.flatMap((reading) => {
+    const id = crossed(over, reading.id);
+    if (id === undefined) left.push(leftOut('readings', '', over.name(deviceIdIn(reading.id))));
+    return id === undefined ? [] : [{ ...reading, id }];
+  });
+  return {
+    kept: {
+      ...{ ...rest, readings: kept },
+      ...(newHost !== undefined && { host: newHost }),
+      ...(newConsole !== undefined && { automatedConsole: newConsole }),
+    },
+    left,
+  };
+}
+
+/**
+ * A session of another rig as it can be on this one, and all that cannot. Ids, numbers and names stay; nothing is
+ * put in the place of what is missing.
+ */
+export function sessionOver(
+  session: Session,
+  theirs: Rig,
+  ours: Rig,
+  all: readonly Counterpart[],
+): Crossed<Session> {
+  const over = crossingBetween(theirs, ours, all);
+  const threads = session.threads.map((thread) => threadOver(over, thread));
+  const kept = withoutLostLeads(threads.flatMap((each) => each.kept ?? []));
+  const there = new Set(kept.map(({ id }) => id));
+  const scenes = session.scenes.map((scene) => sceneOver(over, forThreads(scene, there)));
+  const performers = session.performers.map((performer) => performerOver(over, performer));
+  const besides = besidesOver(over, session);
+  return {
+    kept: {
+      ...besides.kept,
+      threads: kept,
+      scenes: scenes.map((each) => each.kept),
+      performers: performers.map((each) => each.kept),
+    },
+    left: [...threads, ...scenes, ...performers, besides].flatMap((each) => each.left),
+  };
+}
+
+/** A session that was taken over, and what was left behind. */
+export interface TakenOver extends MadeSession {
+  readonly left: readonly LeftOut[];
+}
+
+/** Takes a session of another rig over into this studio under a name of its own. */
+export function takenOver(
+  studio: Studio,
+  name: string,
+  {
+    session,
+    theirs,
+    all,
+  }: { readonly session: Session; readonly theirs: Rig; readonly all: readonly Counterpart[] },
+): CellReading<TakenOver> {
+  const twice = standsTwice(all);
+  if (twice !== undefined)
+    return refuse(`${twice.name} would stand for two devices. Choose another one, or none, for one of them.`);
+  const { kept, left } = sessionOver(session, theirs, studio.rig, all);
+  const kind = session.template === true ? 'template' : 'session';
+  const made = sessionAdded(studio, kept, { name, kind, label: 'Take over' });
+  return made.ok ? value({ ...made.value, left }) : made;
+}
