@@ -30,6 +30,7 @@ import { meRoute, pairRoute, sharingRoutes } from './network/sharingRoutes';
 import { TabletStore } from './network/tabletStore';
 import { sheetRoutes } from './sheets/sheetRoutes';
 import { Intake } from './studios/intake';
+import { sessionRoutes } from './studios/sessionRoutes';
 import { StudioKeeper } from './studios/studioKeeper';
 import { documentsOrRefuse, studioRoutes } from './studios/studioRoutes';
 import { StudioStore } from './studios/studioStore';
@@ -148,6 +149,7 @@ export function createApps(options: AppOptions): Apps {
     statusRoutes(parts),
     jobRoutes(jobs),
     studioRoutes(parts),
+    sessionRoutes(parts),
     changeRoutes(parts),
     eventRoutes(store, history, windows),
     sheetRoutes(store, jobs, now),

@@ -6,7 +6,7 @@ import { HttpErrorResponse, HttpHeaders, HttpResponse } from '@angular/common/ht
 import type { Pointing } from '@ft/contract/events';
 import type { EntryMessage, HistoryPage, UndoState } from '@ft/contract/history';
 import type { StudioAt } from '@ft/contract/studioAt';
-import type { StudioSummary } from '@ft/contract/studios';
+import type { StudioFindings, StudioSummary } from '@ft/contract/studios';
 import { entrySchema } from '@ft/contract/history';
 import type { JobState } from '@ft/contract/jobs';
 import type { Me } from '@ft/contract/sharing';
@@ -28,8 +28,11 @@ const refuse = (status: number, code: string, message: string): Observable<never
   throwError(() => new HttpErrorResponse({ status, error: { code, message } }));
 
 /** The part of the contract that the pages use; what the interface lacks a test cannot reach. */
-type Used = Pick<Api, 'studios' | 'me' | 'status' | 'backups' | 'makeBackup' | 'bringBack' | 'file' | 'job'> &
-  Pick<StudioApi, 'studio' | 'change' | 'undo' | 'redo' | 'undoState' | 'point' | 'history'>;
+type Used = Pick<
+  Api,
+  'studios' | 'findings' | 'me' | 'status' | 'backups' | 'makeBackup' | 'bringBack' | 'file' | 'job'
+> &
+  Pick<StudioApi, 'studio' | 'change' | 'undo' | 'redo' | 'undoState' | 'point' | 'history' | 'tellOpened'>;
 
 /** The server inside the test: its own code over a studio in memory, without HTTP. It can be taken away. */
 export class MemoryApi implements Used {
@@ -37,6 +40,7 @@ export class MemoryApi implements Used {
   /** What it answers a change with instead of taking it: the disk is full, say. */
   failing: { status: number; code: string; message: string } | undefined;
   opened = 0;
+  readonly openedSessions: string[] = [];
   /** What windows that share their selection said. */
   readonly pointings: Pointing[] = [];
   private readonly memory = new MemoryStudios(saltglassRooms());
@@ -75,10 +79,23 @@ export class MemoryApi implements Used {
       id: session.id,
       name: session.name,
       scene: firstScene(session)?.scene ?? '',
+      goesLive: session.goesLive === true,
+      archived: session.archived === true,
+      template: session.template === true,
+      ...(session.date !== undefined && { date: session.date }),
     }));
     return of([
       { id, name, revision: this.memory.lines.length, changedAt: '2026-03-01T10:00:00Z', sessions: listed },
     ]);
+  }
+
+  findings(): Observable<StudioFindings> {
+    return of({ sessions: [] });
+  }
+
+  tellOpened(_id: string, session: string): Observable<unknown> {
+    this.openedSessions.push(session);
+    return of(null);
   }
 
   me(): Observable<Me['tablet']> {

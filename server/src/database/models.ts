@@ -84,6 +84,13 @@ export interface FileUseRow extends Row<FileUseRow> {
   purpose: string;
 }
 
+/** When a session was last opened in any window. */
+export interface OpeningRow extends Row<OpeningRow> {
+  studioId: string;
+  sessionId: string;
+  at: string;
+}
+
 export interface Models {
   readonly studios: ModelStatic<StudioRow>;
   readonly sessions: ModelStatic<SessionRow>;
@@ -92,6 +99,7 @@ export interface Models {
   readonly settings: ModelStatic<SettingRow>;
   readonly files: ModelStatic<FileRow>;
   readonly fileUses: ModelStatic<FileUseRow>;
+  readonly openings: ModelStatic<OpeningRow>;
 }
 
 // Sequelize writes into the definitions it is given, so each column gets its own.
@@ -119,21 +127,17 @@ export function modelsOf(sequelize: Sequelize): Models {
     ...{ secretHash: text(), revokedAt: maybeText() },
   };
   const file = { hash: key(), bytes: whole(), mediaType: text(), storedAt: text() };
+  const session = { studioId: key(), id: key(), name: text(), document: text() };
+  const fileUse = { studioId: key(), hash: key(), purpose: key() };
+  const opening = { studioId: key(), sessionId: key(), at: text() };
   return {
     studios: sequelize.define<StudioRow>('studio', studio, table('studios')),
-    sessions: sequelize.define<SessionRow>(
-      'session',
-      { studioId: key(), id: key(), name: text(), document: text() },
-      table('sessions'),
-    ),
+    sessions: sequelize.define<SessionRow>('session', session, table('sessions')),
     entries: sequelize.define<EntryRow>('entry', entry, table('entries')),
     tablets: sequelize.define<TabletRow>('tablet', tablet, table('tablets')),
     settings: sequelize.define<SettingRow>('setting', { key: key(), value: text() }, table('settings')),
     files: sequelize.define<FileRow>('file', file, table('files')),
-    fileUses: sequelize.define<FileUseRow>(
-      'fileUse',
-      { studioId: key(), hash: key(), purpose: key() },
-      table('fileUses'),
-    ),
+    fileUses: sequelize.define<FileUseRow>('fileUse', fileUse, table('fileUses')),
+    openings: sequelize.define<OpeningRow>('opening', opening, table('openings')),
   };
 }

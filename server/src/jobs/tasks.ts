@@ -1,5 +1,6 @@
 import { acceptTask } from './acceptTask';
 import { bundleTask } from './bundleTask';
+import { findingsTask } from './findingsTask';
 import { readArchiveTask } from './readArchiveTask';
 import { readBundleTask } from './readBundleTask';
 import { readChangeTask } from './readChangeTask';
@@ -14,6 +15,7 @@ export const TASKS = {
   readChange: readChangeTask,
   accept: acceptTask,
   readArchive: readArchiveTask,
+  findings: findingsTask,
   patchListCsv: patchListCsvTask,
   patchListPdf: patchListPdfTask,
   lineUpPdf: lineUpPdfTask,

@@ -53,8 +53,8 @@ export function pairedOnly(tablets: TabletStore, now: () => string): RequestHand
   };
 }
 
-/** Ticking posts changes, takes them back and points at things; everything else that is not reading needs the right to edit. */
-const TICKS = /^\/(studios\/[^/]+\/(changes|undo|redo|pointing)|jobs\/[^/]+)$/;
+/** Ticking posts changes, takes them back, points at things and opens sessions; everything else that is not reading needs the right to edit. */
+const TICKS = /^\/(studios\/[^/]+\/(changes|undo|redo|pointing|sessions\/[^/]+\/opened)|jobs\/[^/]+)$/;
 
 /** Keeps tablets that may only tick from everything else; what their changes hold is looked at where they are made. */
 export const ticksOnly: RequestHandler = (request, response, next) => {

@@ -1,25 +1,13 @@
-import { StaleWrite } from './staleWrite';
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
-import { literal, Transaction as Transactions } from 'sequelize';
+import { Transaction as Transactions } from 'sequelize';
 import type { StudioSummary } from '@ft/contract/studios';
 import type { Database } from '../database/openDatabase';
 import type { HistoryStore } from '../history/historyStore';
 import type { StoredEntry } from '../history/storedEntry';
 import type { Documents, SessionDocument, Standing, StoredStudio, StudioWrite } from './documents';
-
-/** The scene a stored session opens at: as `firstScene`, without its whole document being read out. */
-const OPENS_AT = literal(
-  `(SELECT json_extract(scene.value, '$.id') FROM json_each(iif(json_valid(document), document, '{}'), '$.scenes') AS scene
-    ORDER BY json_extract(scene.value, '$.archived') IS 1,
-      coalesce(json_extract(scene.value, '$.position'), 1e9), scene.key LIMIT 1)`,
-);
-
-/** Empty where the session cannot be read: it is listed all the same. */
-const sceneOf = (row: { get(key: 'scene'): unknown }): string => {
-  const scene = row.get('scene');
-  return typeof scene === 'string' ? scene : '';
-};
+import { StaleWrite } from './staleWrite';
+import { studioSummaries } from './studioSummaries';
 
 /** Reads and writes studios. Every write is one transaction: all of it is there afterwards, or none. */
 export class StudioStore {
@@ -30,34 +18,27 @@ export class StudioStore {
 
   /** All studios, what was changed last first. */
   list(): Promise<readonly StudioSummary[]> {
-    return this.summaries();
+    return studioSummaries(this.database.models);
   }
 
   /** As `list`, of one. */
   async summary(id: string): Promise<StudioSummary | undefined> {
-    return (await this.summaries(id))[0];
+    return (await studioSummaries(this.database.models, id))[0];
   }
 
-  private async summaries(id?: string): Promise<readonly StudioSummary[]> {
-    const { studios, sessions } = this.database.models;
-    const [rows, parts] = await Promise.all([
-      studios.findAll({
-        ...(id !== undefined && { where: { id } }),
-        attributes: ['id', 'name', 'revision', 'changedAt'],
-        order: [['changedAt', 'DESC']],
-      }),
-      sessions.findAll({
-        ...(id !== undefined && { where: { studioId: id } }),
-        attributes: ['studioId', 'id', 'name', [OPENS_AT, 'scene']],
-        order: ['id'],
-      }),
-    ]);
-    return rows.map(({ id, name, revision, changedAt }) => ({
-      ...{ id, name, revision, changedAt },
-      sessions: parts
-        .filter((row) => row.studioId === id)
-        .map((row) => ({ id: row.id, name: row.name, scene: sceneOf(row) })),
-    }));
+  /** Remembers when a session was last opened. @returns whether there is such a session. */
+  opened(studioId: string, sessionId: string, at: string): Promise<boolean> {
+    const { sessions, openings } = this.database.models;
+    return this.database.write(async (transaction) => {
+      const row = await sessions.findOne({
+        where: { studioId, id: sessionId },
+        attributes: ['id'],
+        transaction,
+      });
+      if (row === null) return false;
+      await openings.upsert({ studioId, sessionId, at }, { transaction });
+      return true;
+    });
   }
 
   /** A studio as it stood at one moment: what is written meanwhile is not seen in half of it. */

@@ -4,6 +4,7 @@ import { devices } from './0003-devices';
 import { tablets } from './0004-tablets';
 import { undoStackMarks } from './0005-undo-stacks';
 import { files } from './0006-files';
+import { openings } from './0007-openings';
 import type { Migration } from './migration';
 
 /** Every change of the tables, in order. */
@@ -14,4 +15,5 @@ export const MIGRATIONS: readonly Migration[] = [
   tablets,
   undoStackMarks,
   files,
+  openings,
 ];

@@ -3,6 +3,7 @@ import { computed, inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { planFeature } from '../state/plan.feature';
 import { RigNotes } from '../state/rig-notes';
+import { sessionsInOrder, templatesOf } from '@ft/core/session/sessionsInOrder';
 import { studioFeature } from '../state/studio.feature';
 import type { PartAddress, PlacePath } from './stages';
 
@@ -25,9 +26,13 @@ export class PartStates {
 
   /** What the documents say by themselves. */
   private counted(): States {
-    const [rig, session] = [this.studio()?.rig, this.found()?.session];
-    if (rig === undefined || session === undefined) return {};
+    const [studio, session] = [this.studio(), this.found()?.session];
+    if (studio === null || session === undefined) return {};
+    const { rig } = studio;
     return {
+      sessions: String(sessionsInOrder(studio).length),
+      'sessions/list': String(sessionsInOrder(studio).length),
+      'sessions/templates': String(templatesOf(studio).length),
       'rig/devices': String(rig.devices.length),
       'rig/wiring': String(rig.hardwires.length),
       'rig/cords': String(rig.cords.length),

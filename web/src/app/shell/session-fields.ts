@@ -5,12 +5,13 @@ import type { Session } from '@ft/core/session/sessionSchema';
 import { SAMPLE_RATES_HZ } from '@ft/core/units/sampleRates';
 import type { FormField } from '../ui/form/form-field';
 
-const { sampleRateHz, wordLengthBits, bufferSamples, lineUp, headroomDb } = sessionSchema.shape;
+const { date, sampleRateHz, wordLengthBits, bufferSamples, lineUp, headroomDb } = sessionSchema.shape;
 const { dbfs, dbu } = lineUp.shape;
 
 /** The facts of a session as the panel asks for them, and the three names. */
 export const sessionFactsSchema = z.object({
   ...{ session: nameSchema, scene: nameSchema, studio: nameSchema },
+  ...{ date, goesLive: z.boolean() },
   ...{ sampleRateHz, wordLengthBits, bufferSamples, dbfs, dbu, headroomDb },
 });
 export type SessionFacts = z.infer<typeof sessionFactsSchema>;
@@ -31,6 +32,8 @@ export const sessionFields = (session: Session): readonly FormField[] => [
   { key: 'session', label: 'Session', kind: 'text' },
   { key: 'scene', label: 'Scene', kind: 'text' },
   { key: 'studio', label: 'Studio', kind: 'text' },
+  { key: 'date', label: 'Day', unit: 'year-month-day', kind: 'text', typical: 'none yet', widthRem: 8 },
+  { key: 'goesLive', label: 'Goes live: people hear it as it happens', kind: 'switch' },
   choice('sampleRateHz', 'Sample rate', SAMPLE_RATES_HZ, 'kHz'),
   choice('wordLengthBits', 'Word length', WORD_LENGTHS_BITS, 'bit'),
   choice('bufferSamples', 'Host buffer', buffersOf(session), 'samples'),
@@ -40,6 +43,8 @@ export const sessionFields = (session: Session): readonly FormField[] => [
 ];
 
 export const factsOf = (session: Session): Omit<SessionFacts, 'session' | 'scene' | 'studio'> => ({
+  date: session.date,
+  goesLive: session.goesLive === true,
   sampleRateHz: session.sampleRateHz,
   wordLengthBits: session.wordLengthBits,
   bufferSamples: session.bufferSamples,

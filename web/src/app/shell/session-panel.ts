@@ -65,7 +65,8 @@ export class SessionPanel {
     const control = this.form()?.control(key);
     control?.markAsTouched();
     const value = this.form()?.valueAt(key);
-    if (control === undefined || value === undefined) return;
+    if (control === undefined || (value === undefined && key !== 'date')) return;
+    if (key === 'date' && this.form()?.problemAt(key) !== undefined) return;
     control.markAsPristine();
     const was = this.stored()[key];
     if (value !== was) this.change(key as keyof SessionFacts, value, was);
@@ -82,7 +83,7 @@ export class SessionPanel {
     else if (key === 'studio') this.rename(key, name, editStudioName(name, nameWas));
     else if (key === 'dbfs' || key === 'dbu')
       this.set('lineUp', { ...session.lineUp, [key]: value }, `line-up ${name}`);
-    else this.set(key, value, key === 'headroomDb' ? `${name} dB` : name);
+    else this.set(key, key === 'goesLive' ? value || null : (value ?? null), shownAs(key, value));
   }
 
   private rename(what: string, name: string, edit: Edit): void {
@@ -90,7 +91,8 @@ export class SessionPanel {
   }
 
   private set(
-    field: 'lineUp' | 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples' | 'headroomDb',
+    field:
+      'lineUp' | 'date' | 'goesLive' | 'sampleRateHz' | 'wordLengthBits' | 'bufferSamples' | 'headroomDb',
     value: unknown,
     shown: string,
   ): void {
@@ -99,6 +101,12 @@ export class SessionPanel {
     const edit = editSet('session', {}, session.id, fieldRead('session', field, value, session[field]));
     this.changes.make(`Session: ${shown}`, [edit]);
   }
+}
+
+function shownAs(key: keyof SessionFacts, value: unknown): string {
+  if (key === 'goesLive') return value === true ? 'goes live' : 'does not go live';
+  if (key === 'date') return value === undefined ? 'no day' : `on ${String(value)}`;
+  return key === 'headroomDb' ? `${String(value)} dB` : String(value);
 }
 
 const naming = (value: string, was: string) => ({ field: 'name', value, was }) as const;

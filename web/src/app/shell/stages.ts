@@ -131,6 +131,18 @@ export const STAGES = [
     parts: [{ path: '', name: 'Routing', shows: ['thread'] }],
   },
   {
+    path: 'sessions',
+    name: 'Sessions',
+    key: 'e',
+    icon: 'collection',
+    group: 'see',
+    parts: [
+      { path: 'list', name: 'Sessions', shows: [] },
+      { path: 'templates', name: 'Templates', shows: [] },
+      { path: 'take-over', name: 'Take over', shows: [] },
+    ],
+  },
+  {
     path: 'scenes',
     name: 'Scenes',
     key: 's',

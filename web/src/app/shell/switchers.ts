@@ -5,6 +5,7 @@ import { Store } from '@ngrx/store';
 import type { StudioSummary } from '@ft/contract/studios';
 import { firstScene } from '@ft/core/session/scenePlace';
 import { scenesInOrder } from '@ft/core/session/scenesInOrder';
+import { sessionsInOrder } from '@ft/core/session/sessionsInOrder';
 import { Api, apiErrorOf } from '../state/api.service';
 import { Changes } from '../state/changes';
 import { studioFeature } from '../state/studio.feature';
@@ -26,16 +27,22 @@ import { Here } from './here';
       (chosen)="toStudio($event)"
     >
       <div class="dropdown-divider"></div>
-      <a ngbDropdownItem routerLink="/">All studios</a>
+      <a ngbDropdownItem routerLink="/">All studios and sessions</a>
+      <a ngbDropdownItem routerLink="/begin">Begin another rig …</a>
     </ft-switcher>
     <span class="quiet" aria-hidden="true">▸</span>
     <ft-switcher
       what="Session"
-      [name]="found()?.session?.name ?? ''"
+      [name]="sessionName()"
       [choices]="sessions()"
       [here]="found()?.session?.id"
       (chosen)="toSession($event)"
-    />
+    >
+      <div class="dropdown-divider"></div>
+      <a ngbDropdownItem [routerLink]="here.link('sessions/list')">New, copy, put away, remove …</a>
+      <a ngbDropdownItem [routerLink]="here.link('sessions/templates')">Templates</a>
+      <a ngbDropdownItem [routerLink]="here.link('sessions/take-over')">Take over one of another rig …</a>
+    </ft-switcher>
     <span class="quiet" aria-hidden="true">▸</span>
     <ft-switcher
       what="Scene"
@@ -75,7 +82,21 @@ export class Switchers {
   private readonly listed = signal<readonly StudioSummary[]>([]);
 
   protected readonly studios = computed((): readonly SwitcherChoice[] => this.listed());
-  protected readonly sessions = computed((): readonly SwitcherChoice[] => this.studio()?.sessions ?? []);
+  protected readonly sessionName = computed(() => {
+    const session = this.found()?.session;
+    return session?.template === true ? `${session.name} · template` : (session?.name ?? '');
+  });
+  protected readonly sessions = computed((): readonly SwitcherChoice[] => {
+    const onFloor = this.studio()?.floor.scene;
+    return sessionsInOrder(this.studio() ?? { sessions: [] })
+      .filter(({ archived }) => archived !== true)
+      .map(({ id, name, date }) => {
+        const note = [date ?? '', onFloor?.session === id ? 'on the floor' : ''].filter(
+          (each) => each !== '',
+        );
+        return { id, name, ...(note.length > 0 && { note: note.join(' · ') }) };
+      });
+  });
   protected readonly scenes = computed((): readonly SwitcherChoice[] => {
     const onFloor = this.studio()?.floor.scene;
     const session = this.found()?.session;

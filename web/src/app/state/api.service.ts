@@ -4,9 +4,14 @@ import { Injectable, inject } from '@angular/core';
 import type { Observable } from 'rxjs';
 import { map } from 'rxjs';
 import { errorSchema, KEEPING_CODES } from '@ft/contract/errors';
-import { madeSchema, studioListSchema, studioSummarySchema } from '@ft/contract/studios';
+import {
+  madeSchema,
+  studioFindingsSchema,
+  studioListSchema,
+  studioSummarySchema,
+} from '@ft/contract/studios';
 import type { ApiError } from '@ft/contract/errors';
-import type { StudioSummary } from '@ft/contract/studios';
+import type { StudioFindings, StudioSummary } from '@ft/contract/studios';
 import { JOB_HEADER, jobStateSchema } from '@ft/contract/jobs';
 import type { JobState } from '@ft/contract/jobs';
 import type { Me, SharingState, TabletRole } from '@ft/contract/sharing';
@@ -56,6 +61,11 @@ export class Api {
 
   summary(id: string): Observable<StudioSummary> {
     return this.http.get(`/api/studios/${id}/summary`).pipe(map((body) => studioSummarySchema.parse(body)));
+  }
+
+  /** What is found in the sessions of a studio. They are checked for it, which takes a while. */
+  findings(id: string): Observable<StudioFindings> {
+    return this.http.get(`/api/studios/${id}/findings`).pipe(map((body) => studioFindingsSchema.parse(body)));
   }
 
   begin(name: string): Observable<string> {

@@ -45,6 +45,11 @@ export class StudioApi {
     return this.http.post(`/api/studios/${id}/redo`, body).pipe(map((answer) => entrySchema.parse(answer)));
   }
 
+  /** Tells when a session is opened: the first screen says which was last. */
+  tellOpened(studioId: string, session: string): Observable<unknown> {
+    return this.http.put(`/api/studios/${studioId}/sessions/${session}/opened`, {});
+  }
+
   /** Tells the other windows of a studio what is selected here. */
   point(studioId: string, pointing: Pointing): Observable<unknown> {
     return this.http.put(`/api/studios/${studioId}/pointing`, pointing);

@@ -55,6 +55,24 @@ export const openStudio = createEffect(
   { functional: true },
 );
 
+/** Tells the server which session is open, once it is there. */
+export const tellOpened = createEffect(
+  (store = inject(Store), api = inject(StudioApi)) => {
+    return store.select(studioFeature.selectFound).pipe(
+      map((found) => found?.session.id),
+      distinctUntilChanged(),
+      concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
+      switchMap(([session, studioId]) =>
+        session === undefined || studioId === null
+          ? EMPTY
+          : // When it was opened is no loss where it is not told.
+            api.tellOpened(studioId, session).pipe(catchError(() => EMPTY)),
+      ),
+    );
+  },
+  { functional: true, dispatch: false },
+);
+
 /** As `loaded`, for a studio that is shown already: what keeps it from coming is waited out, unless it is gone. */
 const loadedAgain = (api: StudioApi, studioId: string, attempt = 1): Observable<Action> =>
   api.studio(studioId).pipe(

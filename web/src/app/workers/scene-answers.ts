@@ -1,4 +1,9 @@
+import type { ChosenCounterparts, Counterpart } from '@ft/core/actions/sessions/counterparts';
+import { counterparts } from '@ft/core/actions/sessions/counterparts';
+import type { TakenOver } from '@ft/core/actions/sessions/takenOver';
+import { takenOver } from '@ft/core/actions/sessions/takenOver';
 import type { Edit } from '@ft/core/edits/make';
+import type { Rig } from '@ft/core/rig/rigSchema';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
 import { compareScenes } from '@ft/core/views/scenes/compareScenes';
@@ -7,13 +12,29 @@ import type { LineInScene, NewScene, SceneStart } from '@ft/core/actions/scenes/
 import { newSceneEdits, threadsInScenesEdits } from '@ft/core/actions/scenes/sceneEdits';
 import { ALL_NORMALS, floorScene } from '@ft/core/repatch/floorScene';
 import type { Scene, Session } from '@ft/core/session/sessionSchema';
+import type { CellReading } from '@ft/core/text/cellReading';
 import type { WorkerState } from './worker-state';
 
 /** What can be put on either side of a comparison. */
 export type Side = ScenePlace | 'floor' | 'all-normals';
 
-/** What the screens of the scenes may ask. */
+/** A session of another rig that is to be taken over. */
+export interface TakeOverWish {
+  readonly session: Session;
+  readonly theirs: Rig;
+  readonly chosen: ChosenCounterparts;
+  readonly name: string;
+}
+
+/** What stands for what, and what becomes of it. */
+export interface TakeOverPreview {
+  readonly all: readonly Counterpart[];
+  readonly taken: CellReading<TakenOver>;
+}
+
+/** What the screens of the scenes and sessions may ask. */
 export interface SceneAnswers {
+  takeOver(wish: TakeOverWish): TakeOverPreview;
   newScene(name: string, start: SceneStart): NewScene | undefined;
   linesInScenes(wanted: readonly LineInScene[]): readonly Edit[];
   compare(left: Side, right: Side): SceneComparison | undefined;
@@ -31,6 +52,11 @@ export function createSceneAnswers(there: () => WorkerState): SceneAnswers {
     return { session: beside.session, scene: { ...state, id: beside.scene.id, name } };
   };
   return {
+    takeOver({ session, theirs, chosen, name }) {
+      const { studio } = there();
+      const all = counterparts(session, theirs, studio.rig, chosen);
+      return { all, taken: takenOver(studio, name, { session, theirs, all }) };
+    },
     newScene: (name, start) => newSceneEdits(there().studio, there().place, name, start),
     linesInScenes: (wanted) => threadsInScenesEdits(there().studio, there().place, wanted),
     compare(left, right) {

@@ -3,6 +3,7 @@ import { Store } from '@ngrx/store';
 import type { KnobGroup, KnobLine } from '@ft/core/views/scenes/comparison';
 import { KNOB_GROUPS } from '@ft/core/views/scenes/comparison';
 import { scenesInOrder } from '@ft/core/session/scenesInOrder';
+import { sessionsInOrder, templatesOf } from '@ft/core/session/sessionsInOrder';
 import { askedAbout } from '../../state/asked';
 import { studioFeature } from '../../state/studio.feature';
 import type { Side } from '../../workers/scene-answers';
@@ -31,7 +32,8 @@ export class ComparePage {
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
 
   protected readonly choices = computed((): readonly SideChoice[] => {
-    const sessions = this.studio()?.sessions ?? [];
+    const studio = this.studio() ?? { sessions: [] };
+    const sessions = [...sessionsInOrder(studio), ...templatesOf(studio)];
     const scenes = sessions.flatMap((session) =>
       scenesInOrder(session).map((scene): SideChoice => ({
         value: `${session.id}/${scene.id}`,
