@@ -31,9 +31,17 @@ export const studioSummarySchema = z.object({
 export type StudioSummary = z.infer<typeof studioSummarySchema>;
 export const studioListSchema = z.object({ studios: z.array(studioSummarySchema) });
 
-/** `POST /api/studios`: begin a rig. */
+/** A starter room by its id, and what was answered to its questions. */
+export const starterRoomSchema = z.strictObject({
+  starter: z.string().max(64),
+  answers: z.record(z.string().max(64), z.union([z.number(), z.boolean()])),
+});
+export type StarterRoom = z.infer<typeof starterRoomSchema>;
+
+/** `POST /api/studios`: begin a rig, empty or as a starter room. */
 export const beginStudioSchema = z.strictObject({
-  name: z.string().trim().min(1, 'a name is needed').max(80),
+  name: z.string().trim().min(1, 'a name is needed').max(80, 'at most 80 characters'),
+  room: starterRoomSchema.optional(),
 });
 
 /** `POST /api/studios` and others that make one. */

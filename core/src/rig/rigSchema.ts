@@ -84,7 +84,15 @@ export const faultSchema = z.strictObject({
   note: z.string().trim().max(200, 'at most 200 characters').default(''),
 });
 
+/** What a rig was begun as, so that a reader knows what of it was asked and what is only typical. */
+export const begunAsSchema = z.strictObject({
+  room: z.string().trim().min(1).max(80),
+  /** The questions with their answers: "Mic inputs: 4". */
+  asked: z.array(z.string().max(120)).max(20),
+});
+
 export const rigSchema = z.strictObject({
+  begunAs: begunAsSchema.optional(),
   rooms: z.array(roomSchema).max(MOST_ITEMS.rooms),
   devices: z.array(deviceSchema).max(MOST_ITEMS.devices),
   hardwires: z.array(hardwireSchema).max(MOST_ITEMS.hardwires),

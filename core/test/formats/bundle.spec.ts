@@ -111,7 +111,7 @@ describe('bad input is refused whole, with the place and the remedy', () => {
     [
       'an unknown version',
       text.replace(BUNDLE_FORMAT, 'faithful-thread/9'),
-      [/^format: The format is “faithful-thread\/9”/],
+      [/^format: The file is of a newer version of this program: its format is “faithful-thread\/9”/],
     ],
     ['a list instead of an object', '[1]', [/^format: /]],
     [

@@ -5,6 +5,7 @@ import { readArchiveTask } from './readArchiveTask';
 import { readBundleTask } from './readBundleTask';
 import { readChangeTask } from './readChangeTask';
 import { readStudioTask } from './readStudioTask';
+import { startTask } from './startTask';
 import { lineUpPdfTask, patchListCsvTask, patchListPdfTask } from './sheetTasks';
 
 /** Every kind of job there is. A task takes plain data and gives plain data; it reads no files and stores nothing. */
@@ -16,6 +17,7 @@ export const TASKS = {
   accept: acceptTask,
   readArchive: readArchiveTask,
   findings: findingsTask,
+  start: startTask,
   patchListCsv: patchListCsvTask,
   patchListPdf: patchListPdfTask,
   lineUpPdf: lineUpPdfTask,

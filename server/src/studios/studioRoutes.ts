@@ -5,6 +5,7 @@ import { bodyOf, textBody, textOf } from '../http/jsonBody';
 import type { ReadDocuments } from '../jobs/readBundleTask';
 import { wantedBy } from '../jobs/jobRoutes';
 import type { Jobs } from '../jobs/jobs';
+import type { Started } from '../jobs/startTask';
 import type { Documents } from './documents';
 import { documentsOf, studioAtJson } from './documents';
 import type { Intake } from './intake';
@@ -28,6 +29,12 @@ export function documentsOrRefuse(reading: ReadDocuments): Documents {
   );
 }
 
+/** The documents of a room that was begun, or a refusal that says what would fit. */
+function startedOrRefuse(started: Started): Documents {
+  if (started.ok) return started.documents;
+  throw new ApiFailure(422, 'room-refused', 'The room was not made. Nothing was stored.', started.problems);
+}
+
 interface Parts {
   readonly store: StudioStore;
   readonly keeper: StudioKeeper;
@@ -45,11 +52,15 @@ export function studioRoutes({ store, keeper, intake, jobs, demo }: Parts): Rout
     response.json({ studios: await store.list() });
   });
   router.post('/studios', textBody('10kb'), async (request, response) => {
-    const { name } = bodyOf(request, beginStudioSchema);
+    const { name, room } = bodyOf(request, beginStudioSchema);
     const taken = new Set((await store.list()).map(({ id }) => id));
-    const studio = newStudio(name, taken);
-    await intake.take(documentsOf(studio));
-    response.status(201).json({ id: studio.id });
+    const empty = newStudio(name, taken);
+    const documents =
+      room === undefined
+        ? documentsOf(empty)
+        : startedOrRefuse(await jobs.run('start', { id: empty.id, name, room }, wantedBy(request, response)));
+    await intake.take(documents);
+    response.status(201).json({ id: empty.id });
   });
   // Asking for the demo again opens the one that is there.
   router.post('/studios/demo', async (request, response) => {

@@ -75,20 +75,27 @@ function splitRange(text: string): readonly { readonly range?: string; readonly 
   return [...cut, { rest: text }];
 }
 
-/** Rows that have all the words; of several the rear ones, where wires go, and those that carry sound. */
+/** The words by which rows are told apart: which face is meant is often left out. */
+const telling = (all: readonly string[]): number => all.filter((word) => word !== 'rear').length;
+
+/**
+ * Rows that have all the words; of several those that have no others ("out" is not "madi out"), then the rear ones,
+ * where wires go, and those that carry sound.
+ */
 function rowsWith(rows: readonly LaneRow[], typed: string): readonly LaneRow[] {
   const wanted = words(typed);
   const matching = rows.filter(({ name }) => {
     const own = words(name);
     return wanted.every((word) => own.includes(word));
   });
-  const likely = preferring(
-    preferring(matching, ({ face }) => face === 'rear'),
+  const exact =
+    wanted.length === 0
+      ? matching
+      : preferring(matching, ({ name }) => telling(words(name)) === telling(wanted));
+  return preferring(
+    preferring(exact, ({ face }) => face === 'rear'),
     ({ medium }) => medium !== 'clock' && medium !== 'timecode',
   );
-  return wanted.length === 0
-    ? likely
-    : preferring(likely, ({ name }) => words(name).length === wanted.length);
 }
 
 /** The rows that are likelier meant, or all where none is. */

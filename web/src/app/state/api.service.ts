@@ -11,7 +11,7 @@ import {
   studioSummarySchema,
 } from '@ft/contract/studios';
 import type { ApiError } from '@ft/contract/errors';
-import type { StudioFindings, StudioSummary } from '@ft/contract/studios';
+import type { StarterRoom, StudioFindings, StudioSummary } from '@ft/contract/studios';
 import { JOB_HEADER, jobStateSchema } from '@ft/contract/jobs';
 import type { JobState } from '@ft/contract/jobs';
 import type { Me, SharingState, TabletRole } from '@ft/contract/sharing';
@@ -68,8 +68,9 @@ export class Api {
     return this.http.get(`/api/studios/${id}/findings`).pipe(map((body) => studioFindingsSchema.parse(body)));
   }
 
-  begin(name: string): Observable<string> {
-    return this.made('/api/studios', { name });
+  /** Begins a rig: empty, or as a starter room with a session that runs. */
+  begin(name: string, room?: StarterRoom, job?: string): Observable<string> {
+    return this.made('/api/studios', { name, ...(room && { room }) }, job);
   }
 
   openDemo(job?: string): Observable<string> {

@@ -10,11 +10,13 @@ import { adcRoute, conversionParams, dacRoute, referenceKnobs } from './conversi
 import type { Crossbar, Tap } from './crossbar';
 import { crossbarChoosables, crossbarKnob, crossbarRoutes } from './crossbar';
 import { linkLane, linkPorts } from './digitalPreamp';
+import { interfaceMicKnobs, interfaceMicParams, interfaceMics } from './interfaceMics';
 import { lineLane, linePorts } from './lineBlocks';
 import type { MonitorMix } from './monitorMix';
 import { mixKnobs, mixLane, mixRoutes } from './monitorMix';
 
 const params = z.strictObject({
+  ...interfaceMicParams,
   lineInputs: countTo(64).default(8),
   lineOutputs: countTo(64).default(8),
   connector: z.enum(['trs', 'xlr', 'db25']).default('trs'),
@@ -61,7 +63,18 @@ const inputsOf = (p: Params): readonly Tap[] => [
   ...taps('host', p.hostStreams, (n) => laneAt('host-in', n)),
   ...taps('line in', p.lineInputs, (n) => laneAt('adc', n)),
   ...linkTaps(p, 'in'),
+  ...taps('mic in', p.micInputs, (n) => laneAt('mic-adc', n)),
 ];
+
+/** Mic inputs first, then line inputs, then the digital ones, as long as there are streams. */
+function streamOf(p: Params, n: number): number {
+  const { hostStreams, micInputs } = p;
+  const all = inputsOf(p).length;
+  const first = all - micInputs;
+  if (n <= micInputs) return first + n;
+  const next = hostStreams + n - micInputs;
+  return next <= first ? next : 0;
+}
 
 const mixTaps = (p: Params): readonly Tap[] =>
   numbersTo(p.monitorMixes).flatMap((n) => [
@@ -97,12 +110,11 @@ function crossbars(p: Params): readonly Crossbar[] {
       (n) => (n + p.firstHostForLineOutputs - 1 <= p.hostStreams ? n + p.firstHostForLineOutputs - 1 : 0),
     ),
     bar('linkOutSource', 'Link lane carries', linkTaps(p, 'out'), () => 0),
-    // Line inputs first, then the digital ones, as long as there are streams.
     bar(
       'hostInSource',
       'To host',
       taps('to host', p.hostStreams, (n) => laneAt('host-out', n)),
-      (n) => (p.hostStreams + n <= inputs.length ? p.hostStreams + n : 0),
+      (n) => streamOf(p, n),
     ),
   ];
   return all.filter(({ destinations }) => destinations.length > 0);
@@ -153,17 +165,19 @@ function stations(p: Params): DeviceModel['stations'] {
 export const audioInterface = deviceType({
   type: 'audioInterface',
   title: 'Audio interface with matrix',
-  what: 'Line and digital inputs and outputs and host streams, joined by a routing matrix and monitor mixes of its own.',
+  what: 'Mic, line and digital inputs and outputs and host streams, joined by a routing matrix and monitor mixes of its own.',
   params,
   settings: (p) => [
+    ...interfaceMicKnobs(p),
     ...referenceKnobs(p, p.lineInputs, p.lineOutputs),
     ...crossbars(p).map(crossbarKnob),
     ...mixesOf(p).flatMap(mixKnobs),
   ],
   choosables: (p) => crossbars(p).flatMap(crossbarChoosables),
   build: (p, read) => ({
-    ports: ports(p),
+    ports: [...interfaceMics(p, read).ports, ...ports(p)],
     routes: [
+      ...interfaceMics(p, read).routes,
       ...numbersTo(p.lineInputs).map((n) =>
         adcRoute(p, n, read, lineLane(lines(p, 'in'), n), laneAt('adc', n)),
       ),
@@ -173,6 +187,6 @@ export const audioInterface = deviceType({
       ...crossbars(p).flatMap((bar) => crossbarRoutes(bar, read)),
       ...mixesOf(p).flatMap((mix) => mixRoutes(mix, read)),
     ],
-    stations: stations(p),
+    stations: [...interfaceMics(p, read).stations, ...stations(p)],
   }),
 });

@@ -14,6 +14,8 @@ const NAMES: Readonly<Record<string, string>> = {
   madiLinks: 'MADI links',
   aes3Links: 'AES3 links',
   micInputs: 'mic inputs',
+  micInputOhm: 'mic input impedance',
+  maxMicInputDbu: 'max mic input',
   initialReferenceDbu: 'reference at first',
   referenceDbu: 'reference positions',
 };
