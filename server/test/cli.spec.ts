@@ -5,6 +5,7 @@ import {
   checkOutputSchema,
   levelsOutputSchema,
   routeOutputSchema,
+  sessionsOutputSchema,
   traceOutputSchema,
 } from '@ft/contract/cliOutput';
 import { readBundle, writeBundle } from '@ft/core/formats/bundle';
@@ -89,6 +90,99 @@ describe('ft levels', () => {
       json(run('levels', fileOf(demo), '--from', 'bay-b/upper-30/1', '--json')),
     );
     expect(threads[0]!.name).toBe('Bay B 30 upper');
+  });
+});
+
+describe('ft sessions', () => {
+  const file = fileOf(demo, 'sessions');
+  const out = join(folder, 'sessions-after.thread.json');
+  const listed = (...argv: readonly string[]) =>
+    sessionsOutputSchema.parse(json(run('sessions', ...argv, '--json')));
+  const after = (...argv: readonly string[]) => {
+    expect(run('sessions', ...argv, '--out', out)).toMatchObject({ code: 0, err: '' });
+    return listed(out);
+  };
+
+  it('lists sessions with what is found in each', () => {
+    const [only] = listed(file).sessions;
+    expect(only).toMatchObject({
+      name: 'The Lamplighter’s Ledger',
+      template: false,
+      errors: 2,
+      scene: 'Tracking',
+    });
+    expect(run('sessions', file).out).toMatch(/lines · \d+ tracks? · \d scenes? · Tracking: 2 errors/);
+  });
+
+  it('does all that can be done with them, and writes only where it is told to', () => {
+    const names = ({ sessions }: ReturnType<typeof listed>): readonly string[] =>
+      sessions.map(
+        ({ name, template, putAway }) => name + (template ? ' (template)' : putAway ? ' (away)' : ''),
+      );
+    const ledger = 'The Lamplighter’s Ledger';
+    expect(names(after(file, 'template', ledger, '--as', 'Reel', '--keep', 'lines,tracks,buses'))).toEqual([
+      ledger,
+      'Reel (template)',
+    ]);
+    expect(names(after(out, 'new', 'Reel 1', '--from', 'Reel'))).toEqual([
+      'Reel 1',
+      ledger,
+      'Reel (template)',
+    ]);
+    after(out, 'copy', 'Reel 1', '--as', 'Reel 2');
+    after(out, 'rename', 'Reel 2', '--as', 'Reel two');
+    after(out, 'date', 'Reel two', '--as', '2026-12-05');
+    expect(after(out, 'live', 'Reel two').sessions[0]).toMatchObject({
+      ...{ name: 'Reel two', date: '2026-12-05', goesLive: true },
+    });
+    expect(names(after(out, 'put-away', 'Reel 1'))).toContain('Reel 1 (away)');
+    expect(names(after(out, 'bring-back', 'Reel 1'))).toContain('Reel 1');
+    expect(names(after(out, 'remove', 'Reel 1'))).not.toContain('Reel 1');
+    const before = readFileSync(out, 'utf8');
+    const dry = run('sessions', out, 'remove', 'Reel two');
+    expect(dry.out).toContain('Nothing was written. Say where to with --out FILE');
+    expect(readFileSync(out, 'utf8')).toBe(before);
+  });
+
+  it('takes one over from another rig, and exits 1 where something is left out', () => {
+    const [condenser, ...others] = demo.rig.devices.filter(({ type }) => type === 'microphone');
+    const wires = demo.rig.hardwires.filter(({ from }) => !from.startsWith(`${condenser!.id}/`));
+    const devices = demo.rig.devices.filter(({ id }) => id !== condenser!.id);
+    const here = fileOf({ ...demo, rig: { ...demo.rig, devices, hardwires: wires } }, 'smaller');
+    const taken = run('sessions', here, 'take-over', file, '--as', 'Visitor');
+    expect(taken.code).toBe(1);
+    expect(taken.out).toContain(`there is no ${condenser!.name} here`);
+    const stand = `${condenser!.name}=${others.at(-1)!.name}`;
+    const stood = run('sessions', here, 'take-over', file, '--as', 'Visitor', '--stand', stand);
+    expect(stood.out).not.toContain(`there is no ${condenser!.name} here`);
+  });
+
+  it.each([
+    [['sessions', file, 'new', 'The Lamplighter’s Ledger'], 'such as “The Lamplighter’s Ledger 2”'],
+    [['sessions', file, 'remove', 'The Lamplighter’s Ledger'], 'is the only session'],
+    [['sessions', file, 'remove', 'The Lamplighters Ledger'], 'Did you mean “The Lamplighter’s Ledger”?'],
+    [['sessions', file, 'remov', 'x'], '“remov” is nothing ft sessions does'],
+    [['sessions', file, 'copy', 'The Lamplighter’s Ledger'], '--as NAME'],
+    [['sessions', file, 'remove'], 'ft sessions FILE remove NAME'],
+    [['sessions', file, 'date', 'The Lamplighter’s Ledger', '--as', '5.12.'], 'a day is written 2026-12-05'],
+    [
+      ['sessions', file, 'template', 'The Lamplighter’s Ledger', '--as', 'T', '--keep', 'lines,bus'],
+      'Did you mean “buses”?',
+    ],
+    [['sessions', file, 'list', 'x', 'y'], 'ft sessions FILE'],
+    [['sessions', join(folder, 'nowhere.json')], 'no readable file'],
+    [['sessions', file, '--keeps', 'x'], '--keeps'],
+  ])('refuses %j in words', (argv, because) => {
+    const { code, err } = run(...argv);
+    expect([code, err]).toEqual([2, expect.stringContaining(because)]);
+  });
+
+  it('asks which is meant where two have one name', () => {
+    const twin = { ...demo.sessions[0]!, id: 'twin' as never };
+    const two = fileOf({ ...demo, sessions: [...demo.sessions, twin] }, 'two');
+    expect(run('sessions', two, 'put-away', twin.name).err).toBe(
+      'There are 2 called “The Lamplighter’s Ledger”. Say which by its id: lamplighters-ledger, twin.',
+    );
   });
 });
 

@@ -1,12 +1,12 @@
 import * as z from 'zod';
 import type { Ask, Answers, CountAsk, Starter } from './starter';
 
-const many = (n: number, { one }: CountAsk): string =>
-  n === 1 ? `one ${one}` : `${String(n)} ${one}${/(s|x)$/.test(one) ? 'es' : 's'}`;
+/** "bus" is more than one as "buses". */
+const plural = ({ one }: CountAsk): string => `${one}${/[sx]$/.test(one) ? 'es' : 's'}`;
 
 function answerSchema(ask: Ask): z.ZodType<Answers[string]> {
   if (ask.kind === 'switch') return z.boolean();
-  const range = `such a room has ${many(ask.least, ask)} to ${many(ask.most, ask)}`;
+  const range = `such a room has ${String(ask.least)} to ${String(ask.most)} ${plural(ask)}`;
   return z.number(range).int('a whole number').min(ask.least, range).max(ask.most, range);
 }
 

@@ -8,6 +8,11 @@ const START: Routes = [
     loadComponent: () => import('./start/first-screen').then((m) => m.FirstScreen),
   },
   {
+    path: 'begin',
+    title: 'Begin a rig · Faithful Thread',
+    loadComponent: () => import('./start/begin-page').then((m) => m.BeginPage),
+  },
+  {
     path: 'sharing',
     title: 'Studio network · Faithful Thread',
     loadComponent: () => import('./start/sharing-page').then((m) => m.SharingPage),

@@ -74,7 +74,7 @@ export function crossed<I extends LaneId | StationId>({ to }: Crossing, id: I): 
 /** A place over there for a reader: the device, and which of its places where the device itself is here. */
 export function placeOver({ to, name }: Crossing, id: LaneId | StationId): string {
   const device = deviceIdIn(id);
-  return to.has(device) ? `${name(device)}, ${id.slice(id.indexOf('/') + 1)}` : name(device);
+  return to.has(device) ? `${name(device)} ${id.split('/').slice(1).join(' ')}` : name(device);
 }
 
 /** What is the same is told once, with how many there are. */

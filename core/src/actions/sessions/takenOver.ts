@@ -70,7 +70,7 @@ export function sessionOver(
   all: readonly Counterpart[],
 ): Crossed<Session> {
   const over = crossingBetween(theirs, ours, all);
-  const threads = session.threads.map((thread) => threadOver(over, thread));
+  const threads = session.threads.map((thread) => ({ number: thread.number, ...threadOver(over, thread) }));
   const kept = withoutLostLeads(threads.flatMap((each) => each.kept ?? []));
   const there = new Set(kept.map(({ id }) => id));
   const scenes = session.scenes.map((scene) => sceneOver(over, forThreads(scene, there)));
@@ -83,7 +83,9 @@ export function sessionOver(
       scenes: scenes.map((each) => each.kept),
       performers: performers.map((each) => each.kept),
     },
-    left: [...threads, ...scenes, ...performers, besides].flatMap((each) => each.left),
+    left: [...[...threads].sort((a, b) => a.number - b.number), ...scenes, ...performers, besides].flatMap(
+      (each) => each.left,
+    ),
   };
 }
 

@@ -1,34 +1,35 @@
-import { DatePipe } from '@angular/common';
+import { DatePipe, NgTemplateOutlet } from '@angular/common';
 import type { OnInit } from '@angular/core';
-import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import type { Observable } from 'rxjs';
 import { Subscription } from 'rxjs';
 import type { StudioSummary } from '@ft/contract/studios';
-import { beginStudioSchema } from '@ft/contract/studios';
 import { decodeText } from '@ft/core/formats/decodeText';
 import { Api, apiErrorOf } from '../state/api.service';
 import { jobProgress } from '../state/job-progress';
 import { newId } from '../state/new-id';
 import { FileLink } from '../ui/file-link';
 import { FilePick } from '../ui/form/file-pick';
-import type { FormField } from '../ui/form/form-field';
-import { LineForm } from '../ui/form/line-form';
-import { SchemaForm } from '../ui/form/schema-form';
 import { BackupsPanel } from './backups-panel';
+import { NewsPanel } from './news-panel';
 import { SetAsidePanel } from './set-aside-panel';
+import { StudioSessions } from './studio-sessions';
 
-const BEGIN_FIELDS: readonly FormField[] = [
-  { key: 'name', label: 'Name of the studio', kind: 'text', widthRem: 14 },
-];
-
-/** A studio with the scenes its sessions open at. */
-type Openable = Pick<StudioSummary, 'id'> & { readonly sessions: readonly { id: string; scene: string }[] };
-
-/** The first screen: the studios on this machine, and the three ways to get one. */
+/** The first screen: what to do first, for three people, and the sessions of this computer. */
 @Component({
   selector: 'ft-first-screen',
-  imports: [BackupsPanel, DatePipe, FileLink, FilePick, LineForm, RouterLink, SetAsidePanel],
+  imports: [
+    BackupsPanel,
+    DatePipe,
+    FileLink,
+    FilePick,
+    NewsPanel,
+    NgTemplateOutlet,
+    RouterLink,
+    SetAsidePanel,
+    StudioSessions,
+  ],
   templateUrl: './first-screen.html',
   styleUrl: './first-screen.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -44,8 +45,15 @@ export class FirstScreen implements OnInit {
   protected readonly busy = signal('');
   /** How far the server is with it. */
   protected readonly step = signal('');
+  /** What was open last: most people come back to it. */
+  protected readonly last = computed(() => {
+    const all = (this.studios() ?? []).flatMap((studio) =>
+      studio.sessions.map((session) => ({ studio, session })),
+    );
+    const opened = all.filter(({ session }) => session.openedAt !== undefined && session.scene !== '');
+    return opened.sort((a, b) => (a.session.openedAt! < b.session.openedAt! ? 1 : -1))[0];
+  });
   private running = new Subscription();
-  protected readonly beginning = new SchemaForm(BEGIN_FIELDS, beginStudioSchema);
   /** The studio about to be removed, until it is confirmed. */
   protected readonly removing = signal('');
 
@@ -53,16 +61,8 @@ export class FirstScreen implements OnInit {
     this.refresh();
   }
 
-  protected open(studio: StudioSummary): void {
-    this.enter(studio);
-  }
-
   protected openDemo(): void {
     this.create('Opening the demo studio …', (job) => this.api.openDemo(job));
-  }
-
-  protected begin(name: string): void {
-    this.create('Making the studio …', () => this.api.begin(name), 'rig');
   }
 
   protected async importFile(file: File): Promise<void> {
@@ -104,9 +104,9 @@ export class FirstScreen implements OnInit {
     });
   }
 
-  private create(what: string, make: (job: string) => Observable<string>, stage = 'track'): void {
+  private create(what: string, make: (job: string) => Observable<string>): void {
     this.run(what, make, (id) => {
-      this.enterMade(id, stage);
+      this.enterMade(id);
     });
   }
 
@@ -136,22 +136,17 @@ export class FirstScreen implements OnInit {
     );
   }
 
-  /** Opens a studio at its first session and the scene that one opens at. */
-  private enter({ id, sessions: [session] }: Openable, stage = 'track'): void {
-    if (session === undefined || session.scene === '')
-      this.trouble.set({
-        message:
-          'This studio cannot be opened: its first session cannot be read. Health says how to bring it back.',
-        problems: [],
-      });
-    else void this.router.navigate(['/studio', id, session.id, session.scene, stage]);
-  }
-
-  /** As `enter`, for a studio that was made just now: the list may not have come yet. */
-  private enterMade(id: string, stage: string): void {
+  /** Opens a studio at its first session and the scene that one opens at; the list may not have come yet. */
+  private enterMade(id: string): void {
     this.api.summary(id).subscribe({
-      next: (made) => {
-        this.enter(made, stage);
+      next: ({ sessions: [session] }) => {
+        if (session === undefined || session.scene === '')
+          this.trouble.set({
+            message:
+              'This studio cannot be opened: its first session cannot be read. Health says how to bring it back.',
+            problems: [],
+          });
+        else void this.router.navigate(['/studio', id, session.id, session.scene, 'track']);
       },
       error: (error: unknown) => {
         this.fail(error);

@@ -10,22 +10,28 @@ export const NOTHING = 'nothing: left out';
 const HOW: Readonly<Record<Counterpart['how'], string>> = {
   'same-name': 'same name and kind',
   chosen: 'chosen by hand',
-  none: 'no counterpart',
+  none: 'none of its kind here',
 };
 
 const titles = new Map(typeForms().map(({ type, title }) => [type, title]));
 
 export const COUNTERPART_COLUMNS: readonly SheetColumn<Counterpart>[] = [
-  { id: 'theirs', title: 'There', widthPx: 220, text: ({ theirs }) => theirs.name },
+  { id: 'theirs', title: 'There', widthPx: 180, text: ({ theirs }) => theirs.name },
   {
-    ...{ id: 'kind', title: 'Kind', widthPx: 190 },
+    ...{ id: 'kind', title: 'Kind', widthPx: 165 },
     text: ({ theirs }) => titles.get(theirs.type) ?? theirs.type,
   },
   {
-    ...{ id: 'ours', title: 'Stands for it here', widthPx: 240, editor: 'choice', isRequired: true },
+    ...{ id: 'ours', title: 'Stands for it here', widthPx: 185, editor: 'choice', isRequired: true },
     text: ({ ours }) => ours?.name ?? NOTHING,
   },
-  { id: 'how', title: 'Because', widthPx: 160, text: ({ how }) => HOW[how] },
+  {
+    ...{ id: 'how', title: 'Because', widthPx: 165 },
+    text: ({ how, candidates }) =>
+      how === 'none' && candidates.length > 0
+        ? `not said; ${String(candidates.length)} of its kind`
+        : HOW[how],
+  },
 ];
 
 /** Takes over who stands for whom; nothing of it is stored until the session is taken over. */

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
 import * as z from 'zod';
-import { nameSchema } from '@ft/core/rig/rigSchema';
 import type { Session } from '@ft/core/session/sessionSchema';
 import { templatesOf } from '@ft/core/session/sessionsInOrder';
 import { sessionLines } from '@ft/core/views/sessions/sessionLines';
@@ -14,13 +13,13 @@ import { CellTakers } from '../../ui/sheet/cell-takers';
 import { ColumnMenu } from '../../ui/sheet/column-menu';
 import { Reached } from '../../ui/sheet/reached';
 import { Sheet } from '../../ui/sheet/sheet';
+import { ownName } from './own-name';
 import { RemovalQuestion } from './removal-question';
 import { SessionChanges } from './session-changes';
 import type { SessionRow } from './session-rows';
 import { SESSION_COLUMNS, sessionRowId, sessionRows } from './session-rows';
 
 const EMPTY = 'empty';
-const freshSchema = z.object({ name: nameSchema, from: z.string() });
 
 const fieldsOf = (starts: readonly FieldChoice[]): readonly FormField[] => [
   { key: 'name', label: 'Another session', kind: 'text', widthRem: 14 },
@@ -85,12 +84,13 @@ export class SessionListPage {
     },
     { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
   );
+  private readonly freshSchema = z.object({ name: ownName('session', this.studio), from: z.string() });
   /** Another one only where there is another template: what is being typed stays. */
   protected readonly fresh = computed(
-    () => new SchemaForm(fieldsOf(this.starts()), freshSchema, { from: this.usualStart() }),
+    () => new SchemaForm(fieldsOf(this.starts()), this.freshSchema, { from: this.usualStart() }),
   );
 
-  protected make({ name, from }: z.output<typeof freshSchema>): void {
+  protected make({ name, from }: z.output<SessionListPage['freshSchema']>): void {
     this.changes.begin(name, this.sessionOf(from));
   }
 

@@ -3,7 +3,6 @@ import { Store } from '@ngrx/store';
 import * as z from 'zod';
 import type { SessionPart } from '@ft/core/actions/sessions/sessionParts';
 import { SESSION_PARTS } from '@ft/core/actions/sessions/sessionParts';
-import { nameSchema } from '@ft/core/rig/rigSchema';
 import { templateLines } from '@ft/core/views/sessions/sessionLines';
 import { PartPage } from '../../shell/part';
 import { studioFeature } from '../../state/studio.feature';
@@ -14,6 +13,7 @@ import { CellTakers } from '../../ui/sheet/cell-takers';
 import { ColumnMenu } from '../../ui/sheet/column-menu';
 import { Reached } from '../../ui/sheet/reached';
 import { Sheet } from '../../ui/sheet/sheet';
+import { ownName } from './own-name';
 import { SessionChanges } from './session-changes';
 import type { SessionRow } from './session-rows';
 import { sessionRowId, sessionRows, TEMPLATE_COLUMNS } from './session-rows';
@@ -31,10 +31,7 @@ const FIELDS: readonly FormField[] = [
   ...SESSION_PARTS.map((part): FormField => ({ key: part, label: PART_NAMES[part], kind: 'switch' })),
 ];
 const kept = z.boolean().default(false);
-const freshSchema = z.object({
-  ...{ name: nameSchema, lines: kept, pins: kept, tracks: kept },
-  ...{ buses: kept, scenes: kept, settings: kept },
-});
+const keeps = { lines: kept, pins: kept, tracks: kept, buses: kept, scenes: kept, settings: kept };
 
 /** Templates: sessions without their material that the next ones start from. */
 @Component({
@@ -78,16 +75,17 @@ export class TemplatesPage {
       },
     },
   );
+  private readonly freshSchema = z.object({ name: ownName('template', this.studio), ...keeps });
   protected readonly fresh = new SchemaForm(
     FIELDS,
-    freshSchema,
+    this.freshSchema,
     Object.fromEntries(SESSION_PARTS.map((part) => [part, true])),
   );
   protected readonly anew = { name: '' };
 
-  protected make({ name, ...parts }: z.output<typeof freshSchema>): void {
+  protected make({ name, ...parts }: z.output<TemplatesPage['freshSchema']>): void {
     const session = this.found()?.session;
-    const keeps = new Set(SESSION_PARTS.filter((part) => parts[part]));
-    if (session !== undefined) this.changes.makeTemplate(session, name, keeps);
+    const wanted = new Set(SESSION_PARTS.filter((part) => parts[part]));
+    if (session !== undefined) this.changes.makeTemplate(session, name, wanted);
   }
 }

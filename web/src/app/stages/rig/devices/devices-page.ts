@@ -15,6 +15,7 @@ import { SidePanel } from '../../../ui/side-panel';
 import { LossQuestion } from '../loss-question';
 import { RigChanges } from '../rig-changes';
 import { AddDevice } from './add-device';
+import { BegunAs } from './begun-as';
 import type { DeviceRow } from './device-columns';
 import { answering, deviceColumns, deviceRows } from './device-columns';
 import { DeviceForm } from './device-form';
@@ -25,6 +26,7 @@ import { RoomList } from './room-list';
   selector: 'ft-devices-page',
   imports: [
     AddDevice,
+    BegunAs,
     ColumnMenu,
     DeviceForm,
     LossQuestion,

@@ -1,0 +1,46 @@
+/** What an update brought, for somebody who knows the program. */
+export interface News {
+  /** Stays; what was seen is remembered by it. */
+  readonly id: string;
+  readonly title: string;
+  readonly text: string;
+}
+
+/** The newest first. */
+export const NEWS: readonly News[] = [
+  {
+    id: 'sessions',
+    title: 'Sessions and templates',
+    text: 'A studio holds many sessions now: new, copied, from a template, put away, or taken over from another rig. The session name at the top leads there, and so do g e.',
+  },
+  {
+    id: 'starter-rooms',
+    title: 'Starter rooms',
+    text: 'A rig can be begun as one of six rooms that are asked in a few numbers; each opens with a session that runs.',
+  },
+  {
+    id: 'interface-mic-inputs',
+    title: 'Mic inputs on interfaces',
+    text: 'An audio interface may have mic inputs on its front, with gain, 48 V, pad and polarity of their own.',
+  },
+  {
+    id: 'sheets',
+    title: 'Every table is a sheet',
+    text: 'Type, Enter, Shift and the arrows, Ctrl D, copy and paste: the same keys everywhere; one undo takes a whole fill back.',
+  },
+];
+
+const SEEN = 'ft-news-seen';
+
+/** News since somebody last said that they had read it. */
+export function unseenNews(storage: Pick<Storage, 'getItem'>): readonly News[] {
+  const seen = storage.getItem(SEEN);
+  const at = NEWS.findIndex(({ id }) => id === seen);
+  return at < 0 ? NEWS : NEWS.slice(0, at);
+}
+
+/** Everything there is has been read; or need not be, since all of it is new to a new user. */
+export function markNewsSeen(storage: Pick<Storage, 'setItem'>): void {
+  const [newest] = NEWS;
+  if (newest !== undefined) storage.setItem(SEEN, newest.id);
+}
