@@ -2,8 +2,11 @@ import type { Edit } from '../../edits/make';
 import { editAdd } from '../../edits/make';
 import type { DeviceId, RoomId } from '../../rig/ids';
 import { idFromName } from '../../rig/ids';
-import type { Rig } from '../../rig/rigSchema';
+import type { Device, Rig } from '../../rig/rigSchema';
+import { deviceSchema } from '../../rig/rigSchema';
 import { freeName } from '../../text/freeName';
+import { planWires } from '../../typed/wiring/wirePlan';
+import { hostStreams } from './hostStreams';
 
 /** A device as it is asked for; its id and, where the name is taken, its number come from the rig. */
 export interface WantedDevice {
@@ -11,7 +14,39 @@ export interface WantedDevice {
   readonly room: RoomId;
   readonly rack?: string;
   readonly type: string;
-  readonly params: Record<string, unknown>;
+  readonly params: Readonly<Record<string, unknown>>;
+}
+
+/** Ids and names that are taken; names in lower case. */
+export interface Rigging {
+  readonly takenIds: ReadonlySet<string>;
+  readonly takenNames: ReadonlySet<string>;
+}
+
+/** Devices that are alike, with what makes them and what is taken from then on. */
+export interface Added extends Rigging {
+  readonly devices: readonly Device[];
+  readonly edits: readonly Edit[];
+}
+
+/** Devices that are alike; where a name is taken, or there are several, they are numbered on. Their data must fit. */
+export function addedDevices(taken: Rigging, wanted: WantedDevice, count: number): Added {
+  const takenIds = new Set(taken.takenIds);
+  const takenNames = new Set(taken.takenNames);
+  const added = Array.from({ length: count }, () => {
+    const name = freeName(wanted.name, takenNames, count > 1);
+    const id = idFromName(name, takenIds, 'device') as DeviceId;
+    takenIds.add(id);
+    takenNames.add(name.toLowerCase());
+    const item = { ...wanted, id, name, params: { ...wanted.params } };
+    // What does not fit is left to the edit itself, which says why.
+    return deviceSchema.safeParse(item).data ?? item;
+  });
+  return {
+    ...{ takenIds, takenNames },
+    devices: added.filter((item) => deviceSchema.safeParse(item).success),
+    edits: added.map((item) => editAdd('device', {}, item)),
+  };
 }
 
 export interface AddedDevices {
@@ -19,22 +54,21 @@ export interface AddedDevices {
   /** Ids and names of the new devices, in their order. */
   readonly ids: readonly string[];
   readonly names: readonly string[];
+  /** Wires between a host and what stands in its room, drawn by themselves. */
+  readonly streams: number;
 }
 
-/** Adds devices that are alike; where a name is taken, or there are several, they are numbered on. */
+/** Adds devices that are alike, and joins a host with the interface of its room. */
 export function addDevicesEdits(rig: Rig, wanted: WantedDevice, count: number): AddedDevices {
-  const takenIds = new Set<string>(rig.devices.map(({ id }) => id));
-  const takenNames = new Set(rig.devices.map(({ name }) => name.toLowerCase()));
-  const added = Array.from({ length: count }, () => {
-    const name = freeName(wanted.name, takenNames, count > 1);
-    const id = idFromName(name, takenIds, 'device') as DeviceId;
-    takenIds.add(id);
-    takenNames.add(name.toLowerCase());
-    return { ...wanted, id, name };
-  });
+  const taken: Rigging = {
+    takenIds: new Set(rig.devices.map(({ id }) => id)),
+    takenNames: new Set(rig.devices.map(({ name }) => name.toLowerCase())),
+  };
+  const { devices, edits, takenIds } = addedDevices(taken, wanted, count);
+  const ids = [...takenIds].filter((id) => !taken.takenIds.has(id));
+  const fresh = hostStreams({ ...rig, devices: [...rig.devices, ...devices] }, new Set(ids));
   return {
-    edits: added.map((item) => editAdd('device', {}, item)),
-    ids: added.map(({ id }) => id),
-    names: added.map(({ name }) => name),
+    edits: [...edits, ...planWires(rig.hardwires, fresh).edits],
+    ...{ ids, names: edits.map((edit) => (edit['item'] as Device).name), streams: fresh.length },
   };
 }
