@@ -1,4 +1,5 @@
 import { TracksPage } from '../src/app/stages/mix/tracks/tracks-page';
+import { Inspector } from '../src/app/shell/inspector/inspector';
 import { TrialBar } from '../src/app/shell/trial-bar';
 import { planFeature } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
@@ -101,18 +102,21 @@ describe('the tracks of the DAW', () => {
     await until(() => strip()?.title === 'Mic 1' && atOutput() !== undefined, 'the strip of the track');
     const before = atOutput()!;
     page.fixture.detectChanges();
-    const slider = one('ft-track-trial input');
+    page.button(/What if/).click();
+    const inspector = app.mount(Inspector);
+    const slider = inspector.element.querySelector<HTMLInputElement>('ft-track-trial input')!;
     slider.value = '-12';
     slider.dispatchEvent(new Event('input', { bubbles: true }));
     await until(() => Math.abs(atOutput()! - before + 12) < 1e-6, 'the level on trial');
     expect(session().tracks[0]!.faderDb).toBe(0);
-    page.fixture.detectChanges();
-    expect(one('ft-track-trial').textContent).toContain('−12.0 dB');
+    inspector.fixture.detectChanges();
+    expect(inspector.text()).toContain('−12.0 dB');
     const bar = app.mount(TrialBar);
     expect(bar.text()).toContain('What if Mic 1: fader −12.0 dB');
     bar.button(/Set it so/).click();
     await until(() => session().tracks[0]!.faderDb === -12, 'the fader');
     bar.element.remove();
+    inspector.element.remove();
   });
 
   it('take one text after another into the same cell, however quick the hand', async () => {

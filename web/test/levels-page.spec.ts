@@ -68,7 +68,9 @@ describe('outboard', () => {
     const edit = editSet('session', {}, id, { field: 'hostProfile', value, was });
     app.store.dispatch(StudioActions.change({ label: 'A host that trims', edits: [edit] }));
     await open(OutboardPage, 'CRUSH, slot 1');
-    expect(page.text()).toContain('room over full scale');
+    expect(page.text()).toContain('★ +18.0 dBu');
+    page.button(/The other reference levels/).click();
+    await page.says('room over full scale');
     await page.says('Trim slot 1 of CRUSH');
     page.button(/Trim slot 1 of CRUSH/).click();
     await until(() =>

@@ -22,7 +22,7 @@ class SilentEventSource extends EventTarget {
 Object.assign(globalThis, { EventSource: SilentEventSource });
 
 /** A bound for what never comes, not for what is slow. */
-const PATIENCE_MS = 120_000;
+const PATIENCE_MS = 20_000;
 
 /** Waits until something has come about on the screen or in the store. */
 export async function until(condition: () => boolean, what = 'what the test waits for'): Promise<void> {

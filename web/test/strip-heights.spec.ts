@@ -29,9 +29,14 @@ describe('the strip', () => {
     await goTo('track/inputs');
     expect(heights.height()).toBe('full');
     // The first line was chosen by nobody, and the rig has nothing to say about it.
-    await goTo('rig/devices');
+    await goTo('rig/check');
     expect(heights.height()).toBe('line');
     select('device', 'converter');
+    expect(heights.height()).toBe('full');
+    // The page of a device says more than its strip.
+    await goTo('rig/devices');
+    expect(heights.height()).toBe('line');
+    heights.set('full');
     expect(heights.height()).toBe('full');
     await goTo('history');
     expect(heights.height()).toBe('line');

@@ -27,7 +27,13 @@ describe('ways that meet', () => {
     await page.says('LAMP at bus Dialogue left');
     expect(page.text()).toContain('160 Hz, 480 Hz');
     await until(() => drawn.length > 0, 'the chart');
-    expect((drawn[0]![0] as { x: number[] }).x).toHaveLength(2400);
+    expect(page.text()).toContain('First notch at 160 Hz, 6.0 dB deep.');
+    const [curve, upper, lower] = drawn[0] as readonly { x: number[]; y: number[]; fill?: string }[];
+    // One line as long as the teeth can be told apart, and the two levels between which they stand behind it.
+    expect(curve!.x.at(-1)).toBeLessThanOrEqual(7680);
+    expect(curve!.x.length).toBeGreaterThan(2000);
+    expect([upper!.x, lower!.fill]).toEqual([[7680, 20_000], 'tonexty']);
+    expect(upper!.y[0]).toBeGreaterThan(lower!.y[0]!);
   });
 });
 

@@ -29,10 +29,14 @@ export interface ParallelPathsView {
   }[];
   /** First notches of the two ways that make the deepest comb. */
   readonly notchesHz: readonly number[];
+  /** The first notch of the sum, and how deep it is under the strongest way alone; none below 20 kHz. */
+  readonly firstNotch?: { readonly hz: number; readonly db: number };
+  /** From here on the teeth stand too close to be told apart: the response lies between `dipDb` and `peakDb`. */
+  readonly blurHz: number;
   /** Least and greatest of the response. */
   readonly dipDb: number;
   readonly peakDb: number;
-  /** Response of the sum over the strongest way alone. */
+  /** Response of the sum over the strongest way alone, up to `blurHz`. */
   readonly response: readonly { readonly hz: number; readonly db: number }[];
 }
 
@@ -40,19 +44,71 @@ const POINTS = 2400;
 /** A curve that goes to nothing is drawn down to here. */
 const LOWEST_DB = -60;
 
+/** Teeth that are told apart on a screen of usual width: behind these the curve is a blur. */
+const TEETH = 24;
+
+/** The frequency behind which the teeth of a comb cannot be told apart: so many of them, 1/τ apart. */
+function blurFrom(arrivals: readonly Arrival[], sampleRateHz: number): number {
+  const times = arrivals.map(({ alignedSamples }) => alignedSamples);
+  const longest = Math.max(...times) - Math.min(...times);
+  return longest === 0 ? Infinity : (TEETH * sampleRateHz) / longest;
+}
+
+/**
+ * Between what the sum lies at frequencies where the phases may be anything: what comes at one moment adds up to one
+ * phasor, and the others all add to the largest of them, or all stand against it.
+ */
+function boundsOf(
+  arrivals: readonly Arrival[],
+  strongest: Arrival,
+): Pick<ParallelPathsView, 'dipDb' | 'peakDb'> {
+  const atOnce = new Map<number, number>();
+  for (const { alignedSamples, gainDb, inverted } of arrivals) {
+    const size = 10 ** ((gainDb - strongest.gainDb) / 20) * (inverted ? -1 : 1);
+    atOnce.set(alignedSamples, (atOnce.get(alignedSamples) ?? 0) + size);
+  }
+  const sizes = [...atOnce.values()].map(Math.abs).sort((one, other) => other - one);
+  const [largest = 0, ...others] = sizes;
+  const rest = others.reduce((sum, size) => sum + size, 0);
+  const decibel = (size: number): number => Math.max(LOWEST_DB, 20 * Math.log10(size));
+  return { dipDb: decibel(Math.max(0, largest - rest)), peakDb: decibel(largest + rest) };
+}
+
+/** How near the first notch of two ways that of all of them is looked for, as a part of its frequency. */
+const NEAR = 0.3;
+const STEPS = 400;
+
+/** The first notch of the sum: near that of the two ways that make the deepest comb, where the sum is least. */
+function firstNotch(
+  arrivals: readonly Arrival[],
+  strongest: Arrival,
+  sampleRateHz: number,
+  nearHz: number | undefined,
+): ParallelPathsView['firstNotch'] {
+  if (nearHz === undefined || nearHz <= 0) return undefined;
+  const at = (hz: number): { readonly hz: number; readonly db: number } => ({
+    hz,
+    db: Math.max(LOWEST_DB, responseDb(arrivals, hz, sampleRateHz) - strongest.gainDb),
+  });
+  return logFrequenciesHz(STEPS + 1, nearHz * (1 - NEAR), nearHz * (1 + NEAR))
+    .map(at)
+    .reduce((least, each) => (each.db < least.db ? each : least));
+}
+
 /** What is drawn and told of several arrivals of one sound. */
 function figuresOf(
   ways: readonly { readonly through: string; readonly arrival: Arrival }[],
   { notchesHz }: Comb,
   sampleRateHz: number,
-): Pick<ParallelPathsView, 'ways' | 'notchesHz' | 'dipDb' | 'peakDb' | 'response'> {
+): Pick<ParallelPathsView, 'ways' | 'notchesHz' | 'firstNotch' | 'blurHz' | 'dipDb' | 'peakDb' | 'response'> {
   const arrivals = ways.map(({ arrival }) => arrival);
   const strongest = arrivals.reduce((a, b) => (b.gainDb > a.gainDb ? b : a));
   const response = logFrequenciesHz(POINTS).map((hz) => ({
     hz,
     db: Math.max(LOWEST_DB, responseDb(arrivals, hz, sampleRateHz) - strongest.gainDb),
   }));
-  const levels = response.map(({ db }) => db);
+  const blurHz = blurFrom(arrivals, sampleRateHz);
+  const first = firstNotch(arrivals, strongest, sampleRateHz, notchesHz[0]);
   return {
     ways: ways
       .map(({ through, arrival }) => {
@@ -67,9 +123,10 @@ function figuresOf(
       })
       .sort((a, b) => b.levelDb - a.levelDb),
     notchesHz,
-    dipDb: Math.min(...levels),
-    peakDb: Math.max(...levels),
-    response,
+    ...(first !== undefined && { firstNotch: first }),
+    blurHz,
+    ...boundsOf(arrivals, strongest),
+    response: response.filter(({ hz }) => hz <= blurHz),
   };
 }
 

@@ -83,7 +83,7 @@ export class SessionPanel {
     else if (key === 'studio') this.rename(key, name, editStudioName(name, nameWas));
     else if (key === 'dbfs' || key === 'dbu')
       this.set('lineUp', { ...session.lineUp, [key]: value }, `line-up ${name}`);
-    else this.set(key, key === 'goesLive' ? value || null : (value ?? null), shownAs(key, value));
+    else this.set(key, value === false ? null : (value ?? null), shownAs(key, value));
   }
 
   private rename(what: string, name: string, edit: Edit): void {
@@ -105,8 +105,10 @@ export class SessionPanel {
 
 function shownAs(key: keyof SessionFacts, value: unknown): string {
   if (key === 'goesLive') return value === true ? 'goes live' : 'does not go live';
-  if (key === 'date') return value === undefined ? 'no day' : `on ${String(value)}`;
-  return key === 'headroomDb' ? `${String(value)} dB` : String(value);
+  if (value === undefined) return 'no day';
+  const text = String(value);
+  if (key === 'date') return `on ${text}`;
+  return key === 'headroomDb' ? `${text} dB` : text;
 }
 
 const naming = (value: string, was: string) => ({ field: 'name', value, was }) as const;

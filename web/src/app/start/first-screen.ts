@@ -48,10 +48,10 @@ export class FirstScreen implements OnInit {
   /** What was open last: most people come back to it. */
   protected readonly last = computed(() => {
     const all = (this.studios() ?? []).flatMap((studio) =>
-      studio.sessions.map((session) => ({ studio, session })),
+      studio.sessions.map((session) => ({ studio, session, at: session.openedAt ?? '' })),
     );
-    const opened = all.filter(({ session }) => session.openedAt !== undefined && session.scene !== '');
-    return opened.sort((a, b) => (a.session.openedAt! < b.session.openedAt! ? 1 : -1))[0];
+    const opened = all.filter(({ session, at }) => at !== '' && session.scene !== '');
+    return opened.sort((a, b) => (a.at < b.at ? 1 : -1))[0];
   });
   private running = new Subscription();
   /** The studio about to be removed, until it is confirmed. */

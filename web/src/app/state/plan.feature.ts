@@ -40,6 +40,8 @@ export const PlanActions = createActionGroup({
     /** `quietly` shows the strip and leaves the inspector shut: the sheet must not move under a hand. */
     Select: props<{ ref: EntityRef; quietly?: boolean }>(),
     'Select finding': props<{ key: string }>(),
+    /** Opens the inspector on a track, for its levels on trial; it follows from track to track. */
+    Inspect: emptyProps(),
     'Clear selection': emptyProps(),
     /** Whether what is selected here is selected in every window that shares, and the other way round. */
     'Share selection': props<{ shared: boolean }>(),
@@ -64,6 +66,8 @@ export interface PlanState {
   readonly sharesSelection: boolean;
   /** Whether the selection was made without asking for the inspector. */
   readonly quietly: boolean;
+  /** Whether somebody has asked for the levels of the selected track. */
+  readonly inspects: boolean;
   /** The finding the inspector shows, by key. */
   readonly findingKey: string | null;
   readonly strip: Strip | null;
@@ -78,6 +82,7 @@ export const initialPlanState: PlanState = {
   failure: null,
   selection: null,
   quietly: false,
+  inspects: false,
   sharesSelection: false,
   findingKey: null,
   strip: null,
@@ -124,8 +129,10 @@ export const planFeature = createFeature({
         refs.find(({ kind }) => kind === 'lane') ?? refs.find(({ kind }) => kind === 'cord') ?? refs[0];
       return { ...state, findingKey: key, selection: ref ?? state.selection, hop: -1 };
     }),
+    on(PlanActions.inspect, (state): PlanState => ({ ...state, inspects: true })),
     on(PlanActions.clearSelection, (state): PlanState => ({
       ...state,
+      inspects: false,
       selection: null,
       findingKey: null,
       strip: null,
@@ -175,6 +182,7 @@ export const planFeature = createFeature({
     selectHop,
     selectSelection,
     selectQuietly,
+    selectInspects,
   }) => ({
     selectOpenFindings: createSelector(selectPlan, (plan) =>
       (plan?.findings ?? []).filter((finding) => finding.waivedFor === undefined),
@@ -188,8 +196,11 @@ export const planFeature = createFeature({
       selectHop,
       selectSelection,
       selectQuietly,
-      (key, hop, selection, quietly) =>
-        key !== null || (!quietly && (hop >= 0 || (selection !== null && !OWN_PAGE.has(selection.kind)))),
+      selectInspects,
+      (key, hop, selection, quietly, inspects) =>
+        key !== null ||
+        (inspects && selection?.kind === 'track') ||
+        (!quietly && (hop >= 0 || (selection !== null && !OWN_PAGE.has(selection.kind)))),
     ),
     selectCurrentHop: createSelector(selectStrip, selectHop, (strip, hop) => strip?.hops[hop]),
   }),

@@ -11,6 +11,8 @@ import type { RepairPreview } from '@ft/core/actions/repairs/repairs';
 import { repairPreviews } from '@ft/core/actions/repairs/repairs';
 import { runChecks } from '@ft/core/checks/runChecks';
 import type { LaneId, ThreadId } from '@ft/core/rig/ids';
+import type { ClockPair } from '@ft/core/views/time/clockSchools';
+import { clockSchools } from '@ft/core/views/time/clockSchools';
 import type { ClockView } from '@ft/core/views/time/clockView';
 import type { RatePreview } from '@ft/core/views/time/ratePreview';
 import { clockView } from '@ft/core/views/time/clockView';
@@ -31,6 +33,8 @@ export interface LevelsAnswers {
   repairs(key: string): readonly RepairPreview[];
   time(): TimeView;
   clock(): ClockView;
+  /** Which of two devices on a digital link may lead. */
+  clockSchools(): readonly ClockPair[];
   atRate(rateHz: SampleRateHz): RatePreview;
 }
 
@@ -55,6 +59,7 @@ export function createLevelsAnswers(there: () => WorkerState): LevelsAnswers {
         : repairPreviews(there().studio, there().place, context(), found.finding, key);
     },
     time: () => timeView(context()),
+    clockSchools: () => clockSchools(there().context),
     clock: () => clockView(context()),
     atRate: (rateHz) => atRate(context(), rateHz),
   };

@@ -30,7 +30,9 @@ import type { WireCell } from '@ft/core/actions/rig/wireCells';
 import { wireCellsEdits } from '@ft/core/actions/rig/wireCells';
 import type { WirePreview, WireWish } from '@ft/core/actions/rig/wirePreview';
 import { rowNames, wirePreview } from '@ft/core/actions/rig/wirePreview';
-import type { DeviceId, LaneId } from '@ft/core/rig/ids';
+import type { GearPlan } from '@ft/core/actions/rig/gearPlan';
+import { gearPlan } from '@ft/core/actions/rig/gearPlan';
+import type { DeviceId, LaneId, RoomId } from '@ft/core/rig/ids';
 import type { CordStock, Device, Room } from '@ft/core/rig/rigSchema';
 import { rigCheck } from '@ft/core/rig/wiring/rigCheck';
 import type { RigNoteView } from '@ft/core/words/rigNoteWording';
@@ -52,6 +54,8 @@ export interface RigAnswers {
   rowNames(direction: 'in' | 'out'): readonly string[];
   wirePreview(wish: WireWish): WirePreview;
   rigNotes(): readonly RigNoteView[];
+  /** A typed list of devices, worked out. */
+  gear(text: string, room: RoomId): GearPlan;
   faults(): readonly FaultLine[];
   readTable(table: RigTableName, text: string): TableReading;
   writeTable(table: RigTableName): string;
@@ -78,6 +82,7 @@ export function createRigAnswers(there: () => WorkerState): RigAnswers {
     wireEnds: (direction, text) => wireEnds(there().context, direction, text),
     rowNames: (direction) => rowNames(there().context, direction),
     wirePreview: (wish) => wirePreview(there().context, wish),
+    gear: (text, room) => gearPlan(there().studio.rig, text, room),
     rigNotes() {
       const { rig, graph } = there().context;
       return rigNoteViews(rigCheck(rig), (id) => graph.lanes[graph.laneIndex.get(id) ?? -1]?.name ?? id);

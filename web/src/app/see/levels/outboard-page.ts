@@ -7,6 +7,7 @@ import { askedAbout } from '../../state/asked';
 import { studioFeature } from '../../state/studio.feature';
 import { Changes } from '../../state/changes';
 import { AnswerState } from '../../ui/answer';
+import { Fold } from '../../ui/fold';
 import { Entry } from '../../ui/form/entry';
 import { PartPage } from '../../shell/part';
 
@@ -16,7 +17,7 @@ const MOST_DBU = 40;
 /** Reference levels and trims of hardware inserts, and how hard summing inputs are driven. */
 @Component({
   selector: 'ft-outboard-page',
-  imports: [AnswerState, Entry, PartPage],
+  imports: [AnswerState, Entry, Fold, PartPage],
   templateUrl: './outboard-page.html',
   styleUrl: './stacked.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -38,6 +39,11 @@ export class OutboardPage {
       ? undefined
       : `Type dBu, from ${formatNumber(LEAST_DBU)} to +${formatNumber(MOST_DBU)}.`;
   };
+
+  /** The reference level to choose; the others are folded below it. */
+  protected bestOf<R extends { readonly best: boolean }>(references: readonly R[]): R | undefined {
+    return references.find(({ best }) => best);
+  }
 
   protected enter(text: string): void {
     this.typed.set(typedNumber(text));

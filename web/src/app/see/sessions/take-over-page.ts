@@ -58,9 +58,9 @@ export class TakeOverPage {
     const source = this.source();
     return source === undefined ? [] : [...sessionsInOrder(source), ...templatesOf(source)];
   });
-  protected readonly sessions = computed(() =>
+  protected readonly sessions = computed((): readonly { readonly value: string; readonly name: string }[] =>
     this.candidates().map(({ id, name, template }) => ({
-      value: id as string,
+      value: id,
       name: template === true ? `${name} · template` : name,
     })),
   );

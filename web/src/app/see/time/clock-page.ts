@@ -2,6 +2,8 @@ import type { DeviceId } from '@ft/core/rig/ids';
 import { editSet } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
+import { clockLeadsEdits } from '@ft/core/actions/time/clockLeads';
+import type { ClockPair, ClockSchool } from '@ft/core/views/time/clockSchools';
 import type { ClockRow } from '@ft/core/views/time/clockView';
 import type { SampleRateHz } from '@ft/core/units/sampleRates';
 import { formatRate, SAMPLE_RATES_HZ } from '@ft/core/units/sampleRates';
@@ -50,6 +52,16 @@ export class ClockPage {
   protected readonly edits = new CellTakers<ClockRow>(() => this.columns, {
     ...{ one: ({ name }: ClockRow) => name, many: 'Clocks' },
   });
+
+  protected readonly pairs = asked((api) => api.clockSchools());
+
+  /** Lets one of two devices lead, and the other follow it. */
+  protected lead({ sender, receiver, senderLeads }: ClockPair, school: ClockSchool): void {
+    const rig = this.studio()?.rig;
+    if (rig === undefined) return;
+    const name = school.leader === senderLeads.leader ? sender : receiver;
+    this.changes.make(`${name} leads the clock`, clockLeadsEdits(rig, school));
+  }
 
   protected takeRate(rateHz: SampleRateHz): void {
     const session = this.session();

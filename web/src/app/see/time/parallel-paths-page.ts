@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Store } from '@ngrx/store';
 import type { Data, Layout } from 'plotly.js';
 import type { ParallelPathsView } from '@ft/core/views/time/parallelPathViews';
-import { formatFrequency, formatGain, formatMs, formatSamples } from '@ft/core/units/format';
+import { formatDb, formatFrequency, formatGain, formatMs, formatSamples } from '@ft/core/units/format';
 import { Chart, themeColour } from '../../ui/chart/chart';
 import { asked } from '../../state/asked';
 import { PlanActions } from '../../state/plan.feature';
@@ -28,15 +28,7 @@ export class ParallelPathsPage {
   protected readonly make = computed(() => {
     const parallel = this.parallel();
     return (): { data: Data[]; layout: Partial<Layout> } => ({
-      data: [
-        {
-          ...{ type: 'scatter', mode: 'lines', name: 'sum over the strongest way' },
-          x: parallel?.response.map(({ hz }) => hz) ?? [],
-          y: parallel?.response.map(({ db }) => db) ?? [],
-          hovertemplate: '%{y:.1f} dB<extra></extra>',
-          line: { color: themeColour('nominal'), width: 2 },
-        },
-      ],
+      data: parallel === undefined ? [] : [curve(parallel), ...envelope(parallel)],
       layout: {
         showlegend: false,
         xaxis: {
@@ -52,8 +44,18 @@ export class ParallelPathsPage {
     });
   });
   protected readonly gain = formatGain;
+  protected readonly frequency = formatFrequency;
   protected readonly ms = formatMs;
   protected readonly samples = formatSamples;
+
+  /** Where the first notch is and how deep: what one comes here to ask. */
+  protected first({ firstNotch }: ParallelPathsView): string {
+    if (firstNotch === undefined) return 'No notch below 20 kHz.';
+    const depth = formatDb(-firstNotch.db);
+    return firstNotch.db < 0
+      ? `First notch at ${formatFrequency(firstNotch.hz)}, ${depth} deep.`
+      : `No notch: where it would be, ${formatFrequency(firstNotch.hz)}, the sum is no lower than the strongest alone.`;
+  }
 
   protected notches({ notchesHz }: ParallelPathsView): string {
     return notchesHz.map(formatFrequency).join(', ');
@@ -63,4 +65,28 @@ export class ParallelPathsPage {
     this.chosen.set(parallel.key);
     this.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: parallel.lane }, quietly: true }));
   }
+}
+
+const HIGHEST_HZ = 20_000;
+
+const curve = ({ response }: ParallelPathsView): Data => ({
+  ...{ type: 'scatter', mode: 'lines', name: 'sum over the strongest way' },
+  x: response.map(({ hz }) => hz),
+  y: response.map(({ db }) => db),
+  hovertemplate: '%{y:.1f} dB<extra></extra>',
+  line: { color: themeColour('nominal'), width: 2 },
+});
+
+/** Where the teeth cannot be told apart, the two levels between which they stand. */
+function envelope({ blurHz, dipDb, peakDb }: ParallelPathsView): readonly Data[] {
+  if (blurHz >= HIGHEST_HZ) return [];
+  const edge = (db: number, fill: 'none' | 'tonexty'): Data => ({
+    ...{ type: 'scatter', mode: 'lines', name: 'between these', fill },
+    x: [blurHz, HIGHEST_HZ],
+    y: [db, db],
+    hovertemplate: '%{y:.1f} dB<extra></extra>',
+    line: { color: themeColour('nominal'), width: 1 },
+    fillcolor: `color-mix(in srgb, ${themeColour('nominal')} 25%, transparent)`,
+  });
+  return [edge(peakDb, 'none'), edge(dipDb, 'tonexty')];
 }

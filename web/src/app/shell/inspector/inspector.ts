@@ -11,6 +11,7 @@ import { studioFeature } from '../../state/studio.feature';
 import { Changes } from '../../state/changes';
 import { TextArea } from '../../ui/form/text-area';
 import { SettingField } from './setting-field';
+import { TrackTrial } from './track-trial';
 
 /** What a reader calls each kind of place. */
 const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
@@ -26,7 +27,7 @@ const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
 /** What is selected: a finding or a hop of the strip, with the figures and what can be done about it. */
 @Component({
   selector: 'ft-inspector',
-  imports: [SettingField, TextArea],
+  imports: [SettingField, TextArea, TrackTrial],
   templateUrl: './inspector.html',
   styleUrl: './inspector.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -45,6 +46,10 @@ export class Inspector {
   protected readonly level = formatLevel;
   protected readonly db = formatDb;
 
+  private readonly inspects = this.store.selectSignal(planFeature.selectInspects);
+  private readonly selection = this.store.selectSignal(planFeature.selectSelection);
+  /** Somebody wants to turn the levels of the selected track on trial. */
+  protected readonly isTrackTried = computed(() => this.inspects() && this.selection()?.kind === 'track');
   protected readonly hopPlace = computed(
     () => `${String(this.hopIndex() + 1)} of ${String(this.strip()?.hops.length ?? 0)}`,
   );

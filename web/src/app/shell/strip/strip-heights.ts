@@ -12,6 +12,9 @@ export type StripHeight = (typeof STRIP_HEIGHTS)[number];
 
 const KEY = 'ft-strip-heights';
 
+/** Parts whose own page says more than the strip would: there it is one line until somebody wants it. */
+const AT_FIRST: Readonly<Partial<Record<PartAddress, StripHeight>>> = { 'rig/devices': 'line' };
+
 type Chosen = Readonly<Partial<Record<PartAddress, StripHeight>>>;
 
 function kept(): Chosen {
@@ -46,7 +49,7 @@ export class StripHeights {
 
   readonly height = computed((): StripHeight => {
     const address = this.here.at()?.address;
-    const chosen = (address && this.chosen()[address]) ?? 'full';
+    const chosen = (address && (this.chosen()[address] ?? AT_FIRST[address])) ?? 'full';
     return chosen === 'full' && !this.concernsPart() ? 'line' : chosen;
   });
 

@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store';
 import type { Edit } from '@ft/core/edits/make';
 import type { WantedDevice } from '@ft/core/actions/rig/addDevices';
 import { addDevicesEdits } from '@ft/core/actions/rig/addDevices';
+import { usualHookEdits } from '@ft/core/actions/rig/usualHook';
 import type { HardwireId } from '@ft/core/rig/ids';
 import { idFromName } from '@ft/core/rig/ids';
 import type { FaultLine } from '@ft/core/views/rig/faultLines';
@@ -44,9 +45,11 @@ export class RigChanges {
   addDevices(device: WantedDevice, count: number): readonly string[] {
     const rig = this.studio()?.rig;
     if (rig === undefined) return [];
-    const { edits, ids, names } = addDevicesEdits(rig, device, count);
+    const { edits, ids, names, streams } = addDevicesEdits(rig, device, count);
     const [name = device.name] = names;
     this.change(count === 1 ? `Add ${name}` : `Add ${String(count)} × ${device.name}`, edits);
+    if (streams > 0)
+      this.changes.say(`${name} is joined with the host of its room: ${String(streams)} streams.`);
     return ids;
   }
 
@@ -56,6 +59,12 @@ export class RigChanges {
 
   addAdaptor(adaptor: NewThing<'adaptor'>): void {
     this.add('adaptor', adaptor.name, this.studio()?.rig.adaptors ?? [], adaptor);
+  }
+
+  /** Hangs up the cords a room like this usually has. */
+  hangUsualCords(): void {
+    const rig = this.studio()?.rig;
+    if (rig !== undefined) this.change('A usual hook of cords', usualHookEdits(rig));
   }
 
   removeAdaptor({ id, name }: Adaptor): void {

@@ -22,7 +22,7 @@ import type { SheetLayout } from './sheet-layout';
           </label>
         }
         <div class="dropdown-divider"></div>
-        <button type="button" ngbDropdownItem (click)="layout().reset()">All, at their usual width</button>
+        <button type="button" ngbDropdownItem (click)="layout().reset()">As they were at first</button>
       </div>
     </div>
   `,

@@ -10,6 +10,8 @@ export interface SheetColumn<R> {
   readonly widthPx: number;
   /** Figures stand right-aligned in figures of one width. */
   readonly isFigure?: boolean;
+  /** Out of sight until somebody wants it. */
+  readonly isFolded?: boolean;
   /** Stays in sight at the right edge where the sheet is wider than the window. */
   readonly isPinned?: boolean;
   /** Cannot be empty, so that emptying a range leaves it alone. */

@@ -35,15 +35,21 @@ export class SheetLayout<R> {
       data: NO_ROWS,
       columns: this.columns().map(({ id, widthPx }) => ({ id, size: widthPx, minSize: LEAST_WIDTH_PX })),
       columnResizeMode: 'onChange' as const,
-      state: { columnSizing: this.memory().widths, columnVisibility: this.memory().shown },
+      state: { columnSizing: this.memory().widths, columnVisibility: this.visibility() },
       onColumnSizingChange: (next: Updater<Record<string, number>>) => {
         this.set({ widths: typeof next === 'function' ? next(this.memory().widths) : next });
       },
       onColumnVisibilityChange: (next: Updater<Record<string, boolean>>) => {
-        this.set({ shown: typeof next === 'function' ? next(this.memory().shown) : next });
+        this.set({ shown: typeof next === 'function' ? next(this.visibility()) : next });
       },
     }));
   }
+
+  /** What somebody has said stands; else what is folded is out of sight. */
+  private readonly visibility = computed((): Record<string, boolean> => ({
+    ...Object.fromEntries(this.columns().map(({ id, isFolded }) => [id, isFolded !== true])),
+    ...this.memory().shown,
+  }));
 
   /** Once the sheet knows its name. */
   recall(): void {

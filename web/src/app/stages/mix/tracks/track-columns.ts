@@ -55,7 +55,7 @@ export const TRACK_COLUMNS_SHOWN: readonly TrackColumn[] = [
     hint: 'Nothing: the session’s',
   }),
   {
-    ...{ id: 'rig', title: 'In the rig', widthPx: 300 },
+    ...{ id: 'rig', title: 'In the rig', widthPx: 190 },
     text: ({ hears, plays }) =>
       [
         ...(hears.length > 0 ? [`hears ${hears.join(', ')}`] : []),
@@ -63,6 +63,9 @@ export const TRACK_COLUMNS_SHOWN: readonly TrackColumn[] = [
       ].join('; '),
   },
 ];
+
+/** Columns that most sessions leave empty: they fold away as long as nothing stands in them. */
+export const SELDOM: ReadonlySet<string> = new Set<TrackField>(['levelDbfs', 'crestDb', 'recordedAtHz']);
 
 /** The names that can stand in a cell that is chosen. */
 export const namesFor = (id: string, rows: readonly TrackRow[]): readonly string[] =>

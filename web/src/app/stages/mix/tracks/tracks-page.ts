@@ -14,12 +14,12 @@ import { SidePanel } from '../../../ui/side-panel';
 import { ColumnMenu } from '../../../ui/sheet/column-menu';
 import { Sheet } from '../../../ui/sheet/sheet';
 import { TrackCellEdits } from './track-cell-edits';
-import { TRACK_COLUMNS_SHOWN } from './track-columns';
+import type { TrackColumn } from './track-columns';
+import { SELDOM, TRACK_COLUMNS_SHOWN } from './track-columns';
 import { BusPanel } from './bus-panel';
 import { DawChanges } from './daw-changes';
 import { HostPanel } from './host-panel';
 import { TemplateForm } from './template-form';
-import { TrackTrial } from './track-trial';
 import { AnswerState } from '../../../ui/answer';
 import { PartPage } from '../../../shell/part';
 
@@ -39,7 +39,6 @@ type Panel = 'tracks' | 'buses' | 'host' | 'list' | 'order';
     SidePanel,
     TableExchange,
     TemplateForm,
-    TrackTrial,
   ],
   providers: [TrackCellEdits],
   templateUrl: './tracks-page.html',
@@ -65,12 +64,15 @@ export class TracksPage {
   protected readonly rowId = ({ track }: TrackRow): string => track.id;
   protected readonly sheet = viewChild<Sheet<TrackRow>>(Sheet);
 
-  /** The VCA column is there once there is one to follow. */
-  protected readonly columns = computed(() =>
-    TRACK_COLUMNS_SHOWN.filter(
-      ({ id }) => id !== 'vca' || this.rows().some(({ track }) => track.kind === 'vca'),
-    ),
-  );
+  /** The VCA column is there once there is one to follow; what is seldom used is folded while it is empty. */
+  protected readonly columns = computed(() => {
+    const rows = this.rows();
+    const isFolded = ({ id, text }: TrackColumn): boolean =>
+      SELDOM.has(id) && rows.every((row) => text(row) === '');
+    return TRACK_COLUMNS_SHOWN.filter(
+      ({ id }) => id !== 'vca' || rows.some(({ track }) => track.kind === 'vca'),
+    ).map((column) => (isFolded(column) ? { ...column, isFolded: true } : column));
+  });
   protected readonly selected = computed(() => {
     const selection = this.selection();
     return selection?.kind === 'track'
@@ -84,6 +86,11 @@ export class TracksPage {
       return { id: `${String(at)} ${name}`, name };
     }),
   );
+
+  /** Shows the levels of the selected track in the inspector, to be turned on trial. */
+  protected whatIf(): void {
+    this.store.dispatch(PlanActions.inspect());
+  }
 
   protected close(): void {
     this.open.set(undefined);

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type * as z from 'zod';
+import { missingCords } from '@ft/core/actions/rig/usualHook';
 import type { CordStock } from '@ft/core/rig/rigSchema';
 import { PartPage } from '../../../shell/part';
 import { studioFeature } from '../../../state/studio.feature';
@@ -27,6 +28,16 @@ import { STOCK_COLUMNS, STOCK_FIELDS, stockEntrySchema } from './cord-stock';
             Remove {{ stock.name }}
           </button>
         }
+        @if (missing().length > 0) {
+          <button
+            type="button"
+            [class.main]="cords().length === 0"
+            [title]="offered()"
+            (click)="changes.hangUsualCords()"
+          >
+            Hang up the usual cords
+          </button>
+        }
         @if (sheet(); as it) {
           <ft-column-menu [layout]="it.layout" />
         }
@@ -35,8 +46,11 @@ import { STOCK_COLUMNS, STOCK_FIELDS, stockEntrySchema } from './cord-stock';
       @if (cords().length === 0) {
         <p class="empty">
           No cords on the hook yet. The router plugs only cords you own: enter each kind with its two
-          connectors, length and number.
+          connectors, length and number; or hang up what a room with these jacks usually has.
         </p>
+        @if (missing().length > 0) {
+          <p class="offered quiet">{{ offered() }}</p>
+        }
       } @else {
         <ft-sheet
           name="Cords"
@@ -52,17 +66,32 @@ import { STOCK_COLUMNS, STOCK_FIELDS, stockEntrySchema } from './cord-stock';
     </ft-part>
   `,
   styles: `
-    ft-line-form {
+    ft-line-form,
+    .offered {
       padding: 0.5rem 0.75rem;
+    }
+    .offered {
+      margin: 0;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class CordsPage {
   private readonly studio = inject(Store).selectSignal(studioFeature.selectStudio);
-  private readonly changes = inject(RigChanges);
+  protected readonly changes = inject(RigChanges);
   protected readonly sheet = viewChild<Sheet<CordStock>>(Sheet);
   protected readonly cords = computed(() => this.studio()?.rig.cords ?? []);
+  /** What a room with these jacks usually has on its hook, and this one does not. */
+  protected readonly missing = computed(() => {
+    const rig = this.studio()?.rig;
+    return rig === undefined ? [] : missingCords(rig);
+  });
+  protected readonly offered = computed(
+    () =>
+      `Usual for the jacks here: ${this.missing()
+        .map(({ name, lengthM, count }) => `${String(count)} × ${name} ${String(lengthM)} m`)
+        .join(', ')}.`,
+  );
   protected readonly rowId = ({ id }: CordStock): string => `stock:${id}`;
   protected readonly reached = new Reached(this.cords, this.rowId);
   protected readonly columns = STOCK_COLUMNS;

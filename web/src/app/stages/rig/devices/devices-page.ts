@@ -19,6 +19,7 @@ import { BegunAs } from './begun-as';
 import type { DeviceRow } from './device-columns';
 import { answering, deviceColumns, deviceRows } from './device-columns';
 import { DeviceForm } from './device-form';
+import { GearList } from './gear-list';
 import { RoomList } from './room-list';
 
 /** The devices of all rooms, and one line to add more. */
@@ -29,6 +30,7 @@ import { RoomList } from './room-list';
     BegunAs,
     ColumnMenu,
     DeviceForm,
+    GearList,
     LossQuestion,
     PartPage,
     RoomList,
@@ -78,6 +80,7 @@ export class DevicesPage {
   });
   protected readonly form = computed(() => this.forms.find(({ type }) => type === this.chosen()?.type));
   protected readonly isDataOpen = signal(false);
+  protected readonly isListOpen = signal(false);
   protected readonly areRoomsOpen = signal(false);
 
   protected reach({ device }: DeviceRow): void {

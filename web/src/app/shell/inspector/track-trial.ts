@@ -3,46 +3,47 @@ import { Store } from '@ngrx/store';
 import type { TrackGain } from '@ft/core/views/mix/trackGains';
 import { trackGains } from '@ft/core/views/mix/trackGains';
 import { formatGain } from '@ft/core/units/format';
-import { PlanActions, planFeature } from '../../../state/plan.feature';
-import { studioFeature } from '../../../state/studio.feature';
-import { Slider } from '../../../ui/form/slider';
+import { PlanActions, planFeature } from '../../state/plan.feature';
+import { studioFeature } from '../../state/studio.feature';
+import { Slider } from '../../ui/form/slider';
 
 /** The levels of the selected track, each to be turned on trial. */
 @Component({
   selector: 'ft-track-trial',
   imports: [Slider],
   template: `
-    <strong>What if</strong>
     @if (track(); as it) {
-      <span>{{ it.name }}</span>
+      <h3>What if</h3>
+      <p class="quiet">
+        Turned on trial: everything is worked out as if it stood there, and nothing is changed.
+      </p>
       @for (gain of gains(); track gain.key) {
-        <ft-slider
-          [label]="gain.title"
-          [min]="gain.min"
-          [max]="gain.max"
-          [value]="standing(gain)"
-          (slid)="attempt(gain, $event)"
-        />
-        <span class="num">{{ format(standing(gain)) }} dB</span>
+        <div>
+          <ft-slider
+            [label]="gain.title"
+            [min]="gain.min"
+            [max]="gain.max"
+            [value]="standing(gain)"
+            (slid)="attempt(gain, $event)"
+          />
+          <span class="num">{{ format(standing(gain)) }} dB</span>
+        </div>
+      } @empty {
+        <p class="quiet">{{ it.name }} has no level of its own.</p>
       }
-    } @else {
-      <span class="quiet">choose a track: its fader, sends and trims can be turned here on trial</span>
     }
   `,
-  // One line whatever is selected, so that the sheet below does not move under a hand.
   styles: `
-    :host {
+    div {
       display: flex;
       align-items: center;
-      gap: 0.4rem 0.9rem;
-      height: 2.4rem;
-      padding: 0 0.75rem;
-      overflow-x: auto;
-      white-space: nowrap;
-      border-bottom: 1px solid var(--ft-line);
+      justify-content: space-between;
+      gap: 0.6rem;
+      padding: 0.15rem 0;
     }
     .num {
       min-width: 4.6rem;
+      text-align: right;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
