@@ -1,6 +1,6 @@
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import type { Observable } from 'rxjs';
-import { defer, from, of, switchMap, throwError } from 'rxjs';
+import { defer, from, map, of, switchMap, throwError } from 'rxjs';
 import type { HttpEvent } from '@angular/common/http';
 import { HttpErrorResponse, HttpHeaders, HttpResponse } from '@angular/common/http';
 import type { Pointing } from '@ft/contract/events';
@@ -96,6 +96,14 @@ export class MemoryApi implements Used {
   tellOpened(_id: string, session: string): Observable<unknown> {
     this.openedSessions.push(session);
     return of(null);
+  }
+
+  summary(id: string): Observable<StudioSummary> {
+    return this.studios().pipe(map((all) => all.find((studio) => studio.id === id)!));
+  }
+
+  begin(_name: string, _room?: unknown, _job?: string): Observable<string> {
+    return of(this.studioNow.id);
   }
 
   me(): Observable<Me['tablet']> {

@@ -106,6 +106,36 @@ describe('rooms and devices', () => {
     expect(added.params).not.toHaveProperty('maxDbSpl');
   });
 
+  it('takes a typed list, shows what it will be, and makes it as one change', async () => {
+    await openDevices();
+    page.button(/^Type a list$/).click();
+    page.fixture.detectChanges();
+    const list = (): HTMLTextAreaElement =>
+      document.querySelector<HTMLTextAreaElement>('ft-gear-list textarea')!;
+    const says = (text: string): Promise<void> =>
+      shown(
+        () =>
+          document.querySelector('ft-gear-list')?.textContent.replace(/\s+/g, ' ').includes(text) === true,
+      );
+    const write = (text: string): void => {
+      list().value = text;
+      list().dispatchEvent(new Event('input', { bubbles: true }));
+      page.fixture.detectChanges();
+    };
+    write('2 ribbons\n3 compresors');
+    await says('Line 2, “3 compresors”: “compresors” is no kind of device. Did you mean “compressor”');
+    expect(page.button(/^Make them$/).disabled).toBe(true);
+    write('2 ribbons\nMachine room:\nstereo compressor "Bus squeezer"');
+    await says('Make 3 devices');
+    page.button(/^Make 3 devices$/).click();
+    await until(() => app.api.entries.length === 1, 'the devices');
+    expect(app.api.entries[0]!.label).toBe('Add 3 devices from a list');
+    expect(rig().devices.map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['Ribbon 1', 'Ribbon 2', 'Bus squeezer']),
+    );
+    expect(rig().rooms.map(({ name }) => name)).toContain('Machine room');
+  });
+
   it('refuses kinds, rooms and numbers there are none of', async () => {
     await openDevices();
     fill(page, 'Kind of device', 'Theremin');
@@ -198,6 +228,23 @@ describe('rooms and devices', () => {
     expect(bay.params['sections']).toEqual([
       { columns: '1-8', normalling: 'none', upper: 'source', lower: 'destination' },
     ]);
+  });
+
+  it('puts rooms in the order of the walk, from the control room on', async () => {
+    await openDevices();
+    page.button(/^Rooms$/).click();
+    const names = (): string[] =>
+      [...document.querySelectorAll('.offcanvas tbody [data-column="0"]')].map(({ textContent }) =>
+        textContent.trim(),
+      );
+    await shown(() => names().length === 3);
+    expect(names()[0]).toBe('Batch room');
+    const cell = cellOf(over()!, 'Batch room', 'Devices');
+    cell.focus();
+    page.press(cell, 'ArrowDown', { altKey: true });
+    await until(() => app.api.entries.length === 1, 'the order');
+    expect(app.api.entries[0]!.label).toBe('Batch room later on the walk');
+    await shown(() => names()[1] === 'Batch room');
   });
 
   it('takes rooms off with everything in them, after a warning, and adds them by name', async () => {
@@ -310,6 +357,18 @@ describe('cords', () => {
     expect(rig().cords.find(({ name }) => name === 'Bay cord')).toMatchObject({
       ...{ lengthM: 1.5, count: 4, connectors: ['tt', 'trs'] },
     });
+  });
+
+  it('are hung up as such a room usually has them, in one press, and offered no more', async () => {
+    open(CordsPage);
+    page.fixture.detectChanges();
+    const offered = page.button(/^Hang up the usual cords$/);
+    expect(offered.title).toContain('Usual for the jacks here: ');
+    offered.click();
+    await until(() => app.api.entries.length === 1, 'the cords');
+    expect(app.api.entries[0]!.label).toBe('A usual hook of cords');
+    await shown(() => page.button(/^Hang up the usual cords$/) === undefined);
+    expect(rig().cords.map(({ name }) => name)).toContain('TT cord');
   });
 
   it('are counted anew in their sheet, several at once, and removed', async () => {

@@ -2,8 +2,11 @@ import { HttpErrorResponse } from '@angular/common/http';
 import { Subject, of, throwError } from 'rxjs';
 import type { Backup, Backups, SetAside, Status } from '@ft/contract/status';
 import type { JobState } from '@ft/contract/jobs';
+import type { SessionSummary, StudioSummary } from '@ft/contract/studios';
 import { BackupsPanel } from '../src/app/start/backups-panel';
+import { BeginPage } from '../src/app/start/begin-page';
 import { FirstScreen } from '../src/app/start/first-screen';
+import { NEWS, unseenNews } from '../src/app/start/news';
 import { HealthPage } from '../src/app/start/health-page';
 import { SetAsidePanel } from '../src/app/start/set-aside-panel';
 import { sizeText } from '../src/app/start/size';
@@ -11,6 +14,7 @@ import { TableExchange } from '../src/app/ui/table-exchange/table-exchange';
 import { jobText } from '../src/app/state/job-progress';
 import { FileLink } from '../src/app/ui/file-link';
 import * as saving from '../src/app/ui/save-text';
+import { field, fill, submit } from './hands';
 import { MemoryApi } from './memory-api';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
@@ -251,6 +255,168 @@ describe('the first screen', () => {
     input.dispatchEvent(new Event('change'));
     await until(() => asked.length === 1 && listed.mock.calls.length === 2);
     expect(asked[0]).toBe(file);
+  });
+});
+
+describe('what to do first', () => {
+  const session = (name: string, more: Partial<SessionSummary> = {}): SessionSummary => ({
+    ...{ id: name.toLowerCase(), name, scene: 'tracking', goesLive: false, archived: false, template: false },
+    ...more,
+  });
+  const studio = (name: string, ...sessions: SessionSummary[]): StudioSummary => ({
+    ...{ id: name.toLowerCase(), name, revision: 3, changedAt: '2026-03-01T10:00:00Z', sessions },
+  });
+  const listed = (...studios: StudioSummary[]): void => {
+    jest.spyOn(api, 'studios').mockReturnValue(of(studios));
+  };
+
+  beforeEach(() => {
+    localStorage.clear();
+  });
+
+  it('stands alone where there is nothing yet, and nothing is news', async () => {
+    listed();
+    page = app.mount(FirstScreen);
+    await page.says('I have a room to describe');
+    expect(page.text()).toContain('Somebody sent me a file');
+    expect(page.text()).toContain('I want to look around');
+    expect(page.text()).not.toContain('What is new here');
+    expect(page.text()).not.toContain('Sessions on this computer');
+    expect(unseenNews(localStorage)).toEqual([]);
+  });
+
+  it('comes behind the sessions, each with its day, floor, findings and when it was opened', async () => {
+    listed(
+      studio(
+        'Rooms',
+        session('Show', { date: '2026-12-05', goesLive: true, onFloor: 'Tracking' }),
+        session('Reel', { openedAt: '2026-03-01T11:30:00Z' }),
+        session('Old', { archived: true }),
+        session('Song', { template: true }),
+        session('Broken', { scene: '' }),
+      ),
+    );
+    jest.spyOn(api, 'findings').mockReturnValue(
+      of({
+        sessions: [
+          { id: 'show', scene: 'Tracking', errors: 1, warnings: 2 },
+          { id: 'reel', scene: 'Mix', errors: 0, warnings: 0 },
+        ],
+      }),
+    );
+    page = app.mount(FirstScreen);
+    await page.says('▲ 1 error');
+    const rows = [...page.element.querySelectorAll('tbody tr')].map(({ textContent }) =>
+      textContent.replace(/\s+/g, ' ').trim(),
+    );
+    expect(rows).toHaveLength(3);
+    expect(rows[0]).toMatch(/^Show ?2026-12-05 goes live ?on the floor: Tracking ?▲ 1 error ?◆ 2 warnings/);
+    expect(rows[1]).toMatch(/no day yet.*✓ no open findings.*opened 2026-03-01 \d\d:30/);
+    expect(rows[2]).toContain('Broken cannot be read');
+    expect(page.text()).toContain('1 put away · one template');
+    const goOn = [...page.element.querySelectorAll('a')].find(({ textContent }) =>
+      textContent.includes('Go on with'),
+    );
+    expect([goOn?.textContent.trim(), goOn?.getAttribute('href')]).toEqual([
+      'Go on with Reel',
+      '/studio/rooms/reel/tracking/track',
+    ]);
+  });
+
+  it('says what is new once, to somebody who knows the program', async () => {
+    listed(studio('Rooms', session('Reel')));
+    page = app.mount(FirstScreen);
+    await page.says('What is new here');
+    expect(page.text()).toContain('Sessions and templates');
+    page.button(/I have read it/).click();
+    page.fixture.detectChanges();
+    expect(page.text()).not.toContain('What is new here');
+    page.element.remove();
+    page = app.mount(FirstScreen);
+    await page.says('Sessions on this computer');
+    expect(page.text()).not.toContain('What is new here');
+    // What came after somebody looked last is news again.
+    localStorage.setItem('ft-news-seen', NEWS[1]!.id);
+    expect(unseenNews(localStorage)).toEqual([NEWS[0]]);
+  });
+});
+
+describe('beginning a rig', () => {
+  const rooms = (): readonly string[] =>
+    [...page.element.querySelectorAll('.room strong')].map(({ textContent }) => textContent.trim());
+  const begun: unknown[][] = [];
+
+  beforeEach(() => {
+    begun.length = 0;
+    api.begin = (...asked: unknown[]) => {
+      begun.push(asked.slice(0, 2));
+      return of('lamp-room');
+    };
+    jest
+      .spyOn(api, 'summary')
+      .mockReturnValue(
+        of({ ...{ id: 'lamp-room', name: 'Lamp room', revision: 0, changedAt: '' }, sessions: [] }),
+      );
+    page = app.mount(BeginPage);
+  });
+
+  it('offers six rooms and an empty one, and says what each will be', () => {
+    expect(rooms()).toHaveLength(7);
+    expect(page.text()).toMatch(/Interface.*asked/);
+    expect(page.text()).toMatch(/DAW.*typical/);
+    expect(page.text()).toContain('The first session has 6 lines');
+    fill(page, 'Mic inputs on the interface', '2');
+    expect(page.text()).toContain('The first session has 4 lines');
+    page.button(/^Stage with digital console/).click();
+    page.fixture.detectChanges();
+    expect(page.text()).toContain('Inputs of the stagebox');
+    page.button(/^An empty room/).click();
+    page.fixture.detectChanges();
+    expect(page.text()).toContain('One room with nothing in it, and an empty session.');
+  });
+
+  it('makes the room that is chosen with what was answered', async () => {
+    fill(page, 'Name of the studio', 'Lamp room');
+    fill(page, 'Mic inputs on the interface', '2');
+    submit(page.element.querySelector('form'));
+    await until(() => begun.length === 1, 'the room');
+    expect(begun[0]).toEqual([
+      'Lamp room',
+      { starter: 'interface', answers: { mics: 2, compressors: 2, equalisers: 0 } },
+    ]);
+  });
+
+  it('makes an empty one of the name alone', async () => {
+    page.button(/^An empty room/).click();
+    page.fixture.detectChanges();
+    fill(page, 'Name of the studio', 'Lamp room');
+    submit(page.element.querySelector('form'));
+    await until(() => begun.length === 1, 'the room');
+    expect(begun[0]).toEqual(['Lamp room', undefined]);
+  });
+
+  it.each([
+    ['0', 'Such a room has 1 to 12 mic inputs.'],
+    ['many', '“many” is not a number.'],
+  ])('refuses %s mic inputs at the field, and makes nothing', (typed, because) => {
+    fill(page, 'Name of the studio', 'Lamp room');
+    fill(page, 'Mic inputs on the interface', typed);
+    submit(page.element.querySelector('form'));
+    page.fixture.detectChanges();
+    expect(page.text()).toContain(because);
+    expect(page.text()).toContain('Once the numbers fit.');
+    expect(document.activeElement).toBe(field('Mic inputs on the interface'));
+    expect(begun).toEqual([]);
+  });
+
+  it('needs a name, and says what the server refused', async () => {
+    submit(page.element.querySelector('form'));
+    page.fixture.detectChanges();
+    expect(document.activeElement).toBe(field('Name of the studio'));
+    api.begin = () => refusal(422, 'room-refused', 'The room was not made. Nothing was stored.');
+    fill(page, 'Name of the studio', 'Lamp room');
+    submit(page.element.querySelector('form'));
+    await page.says('The room was not made. Nothing was stored.');
   });
 });
 

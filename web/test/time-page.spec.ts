@@ -78,6 +78,28 @@ describe('delays', () => {
 });
 
 describe('the clock', () => {
+  it('says which of two devices may lead, and lets one lead', async () => {
+    page = app.mount(ClockPage);
+    await page.says('Which of the two leads?');
+    expect(page.text()).toContain(
+      'Cue interface cannot lead: no word clock and no link leads back to Optical preamp.',
+    );
+    expect(page.button(/^Kiln desk leads$/).getAttribute('aria-pressed')).toBe('true');
+    page.button(/^Kiln stagebox leads, by link back$/).click();
+    await until(() => app.api.entries.length === 1, 'the leader');
+    expect(app.api.entries[0]!.label).toBe('Kiln stagebox leads the clock');
+    const clock = (name: string) =>
+      app.api.studioNow.rig.devices.find((device) => device.name === name)!.clock;
+    expect([clock('Kiln stagebox'), clock('Kiln desk')]).toEqual([
+      { follows: 'internal' },
+      { follows: 'madi-in-1' },
+    ]);
+    await until(() => {
+      page.fixture.detectChanges();
+      return page.button(/^Kiln stagebox leads/).getAttribute('aria-pressed') === 'true';
+    }, 'the other school');
+  });
+
   const told = (): HTMLElement => cellOf(page.element, 'Kiln stagebox', 'Say what it follows');
 
   beforeEach(async () => {

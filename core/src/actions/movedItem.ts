@@ -16,6 +16,30 @@ export function movedTo<T>(items: readonly T[], from: number, to: number): reado
   return [...rest.slice(0, to), ...items.slice(from, from + 1), ...rest.slice(to)];
 }
 
+/** Something that may have a place of its own in a list. */
+export interface Placed {
+  readonly id: string;
+  readonly position?: number | undefined;
+}
+
+/**
+ * Puts one of a list elsewhere: every one then has a place of its own, from 1.
+ * @param before the list in its order.
+ * @param by how many places down, or up where negative; at the ends it stays.
+ * @returns who gets another place, and the one it had.
+ */
+export function repositionedBy<T extends Placed>(
+  before: readonly T[],
+  id: T['id'],
+  by: number,
+): readonly { readonly item: T; readonly value: number; readonly was: number | null }[] {
+  const from = before.findIndex((item) => item.id === id);
+  const after = movedTo(before, from, Math.min(Math.max(from + by, 0), before.length - 1));
+  return after.flatMap((item, at) =>
+    item.position === at + 1 ? [] : [{ item, value: at + 1, was: item.position ?? null }],
+  );
+}
+
 /**
  * Moves one of a list that is in the order of its numbers. The numbers stay those the list has, gaps and all:
  * each goes to whoever stands at its place now.

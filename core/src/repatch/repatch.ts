@@ -2,6 +2,7 @@ import { compile } from '../graph/compile';
 import type { SignalGraph } from '../graph/signalGraph';
 import type { RoomId } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
+import { roomsInOrder } from '../rig/roomsInOrder';
 import type { SettingKey } from '../rig/settings';
 import { settingsWith } from '../rig/settingsWith';
 import type { Floor } from '../session/floorSchema';
@@ -20,10 +21,10 @@ const QUIET: readonly Quiet[] = ['monitors', 'cues'];
 const OUT_OF_QUIET: readonly Quiet[] = ['cues', 'monitors'];
 
 /** The rooms of the rig, the one somebody stands in first. */
-const roomsFrom = ({ rooms }: Rig, here: RoomId | undefined): readonly RoomId[] => [
-  ...rooms.filter(({ id }) => id === here).map(({ id }) => id),
-  ...rooms.filter(({ id }) => id !== here).map(({ id }) => id),
-];
+const roomsFrom = (rig: Rig, here: RoomId | undefined): readonly RoomId[] => {
+  const all = roomsInOrder(rig).map(({ id }) => id);
+  return here === undefined ? all : [here, ...all.filter((id) => id !== here)];
+};
 
 function walkOf(rig: Rig, graph: SignalGraph, wanted: SignalGraph, here: RoomId | undefined): Walk {
   const heard = heardThrough(rig, wanted);

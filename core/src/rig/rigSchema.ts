@@ -15,7 +15,12 @@ import { MOST_ITEMS } from './listBounds';
 /** A name a person gives: 1 to 80 characters, not only blanks. */
 export const nameSchema = z.string().trim().min(1, 'a name is needed').max(80, 'at most 80 characters');
 
-export const roomSchema = z.strictObject({ id: roomIdSchema, name: nameSchema });
+export const roomSchema = z.strictObject({
+  id: roomIdSchema,
+  name: nameSchema,
+  /** Its place on the walk through the rooms, from 1; one without comes after those that have one. */
+  position: z.number().int().min(1).max(9999).optional(),
+});
 
 const typeNames = CATALOGUE.map((entry) => entry.type) as [string, ...string[]];
 

@@ -4,7 +4,9 @@ import { lanesOf } from '../../rig/faces';
 import type { LaneId } from '../../rig/ids';
 import type { CordStock, Device, Hardwire, Room } from '../../rig/rigSchema';
 import { deviceSchema } from '../../rig/rigSchema';
+import { roomsInOrder } from '../../rig/roomsInOrder';
 import type { Studio } from '../../session/studioSchema';
+import { repositionedBy } from '../movedItem';
 
 const removeWire = (wire: Hardwire): Edit => editRemove('hardwire', {}, wire.id, wire);
 
@@ -27,6 +29,12 @@ export const removeRoomEdits = (studio: Studio, room: Room): readonly Edit[] => 
   ),
   editRemove('room', {}, room.id, room),
 ];
+
+/** Puts a room elsewhere on the walk through the rooms. */
+export const movedRoomEdits = ({ rig }: Studio, id: Room['id'], by: number): readonly Edit[] =>
+  repositionedBy(roomsInOrder(rig), id, by).map(({ item, value, was }) =>
+    editSet('room', {}, item.id, { field: 'position', value, was }),
+  );
 
 export const removeStockEdits = (stock: CordStock): readonly Edit[] => [
   editRemove('stock', {}, stock.id, stock),

@@ -9,7 +9,7 @@ import type { CellReading } from '../../text/cellReading';
 import { refuse, value } from '../../text/cellReading';
 import { readOnOff } from '../../typed/settingText';
 import { fittedText } from '../fittedCell';
-import { movedTo } from '../movedItem';
+import { repositionedBy } from '../movedItem';
 
 /** What of a scene can be typed into its line. */
 export type SceneField = 'name' | 'follows' | 'archived';
@@ -57,13 +57,7 @@ export function sceneCell(
  * Puts a scene elsewhere on the list: every scene then has a place of its own.
  * @param by how many places down, or up where negative; at the ends it stays.
  */
-export function movedSceneEdits(session: Session, id: SceneId, by: number): readonly Edit[] {
-  const before = scenesInOrder(session);
-  const from = before.findIndex((scene) => scene.id === id);
-  const after = movedTo(before, from, Math.min(Math.max(from + by, 0), before.length - 1));
-  return after.flatMap(({ id: each, position: was = null }, at) =>
-    was === at + 1
-      ? []
-      : [editSet('scene', { session: session.id }, each, { field: 'position', value: at + 1, was })],
+export const movedSceneEdits = (session: Session, id: SceneId, by: number): readonly Edit[] =>
+  repositionedBy(scenesInOrder(session), id, by).map(({ item, value: position, was }) =>
+    editSet('scene', { session: session.id }, item.id, { field: 'position', value: position, was }),
   );
-}

@@ -10,6 +10,7 @@ import {
 import { Store } from '@ngrx/store';
 import type { WorkStep } from '@ft/core/views/bay/workList';
 import type { RoomId } from '@ft/core/rig/ids';
+import { roomsInOrder } from '@ft/core/rig/roomsInOrder';
 import { askedAbout } from '../../state/asked';
 import { PlanActions } from '../../state/plan.feature';
 import { studioFeature } from '../../state/studio.feature';
@@ -18,6 +19,7 @@ import { DeadJackBar } from './dead-jack-bar';
 import { StepCard } from './step-card';
 import { Changes } from '../../state/changes';
 import { AnswerState } from '../../ui/answer';
+import { Pick } from '../../ui/form/pick';
 import { PartPage } from '../../shell/part';
 
 /** Steps that follow one another in one room, or that belong to none. */
@@ -48,7 +50,7 @@ function stretches(steps: readonly WorkStep[]): readonly Stretch[] {
 /** The steps from what is on the floor to the scene: for a tablet at the bay, in the dark. */
 @Component({
   selector: 'ft-work-list-page',
-  imports: [PartPage, AnswerState, DeadJackBar, StepCard],
+  imports: [PartPage, AnswerState, DeadJackBar, Pick, StepCard],
   providers: [Countdown],
   templateUrl: './work-list-page.html',
   styleUrl: './work-list-page.scss',
@@ -62,8 +64,15 @@ export class WorkListPage {
   private hasTicked = false;
   private readonly found = this.store.selectSignal(studioFeature.selectFound);
   protected readonly isTeardown = signal(false);
-  /** The room of the last tick: the walk goes on from there. */
-  private readonly here = signal<RoomId | undefined>(undefined);
+  /** Where the walk goes on from: the room of the last tick, or where somebody says that they are. */
+  protected readonly here = signal<RoomId | undefined>(undefined);
+  private readonly studio = this.store.selectSignal(studioFeature.selectStudio);
+  protected readonly rooms = computed(() => [
+    { value: undefined, name: 'the control room' },
+    ...roomsInOrder(this.studio()?.rig ?? { rooms: [], devices: [] }).map(({ id, name }) => ({
+      ...{ value: id, name },
+    })),
+  ]);
   protected readonly sceneName = computed(() => this.found()?.scene.name ?? '');
   protected readonly list = askedAbout(
     computed(() => ({ isTeardown: this.isTeardown(), here: this.here() })),

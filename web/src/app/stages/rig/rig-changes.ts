@@ -6,6 +6,7 @@ import { Store } from '@ngrx/store';
 import type { Edit } from '@ft/core/edits/make';
 import type { WantedDevice } from '@ft/core/actions/rig/addDevices';
 import { addDevicesEdits } from '@ft/core/actions/rig/addDevices';
+import { movedRoomEdits } from '@ft/core/actions/rig/rigEdits';
 import { usualHookEdits } from '@ft/core/actions/rig/usualHook';
 import type { HardwireId } from '@ft/core/rig/ids';
 import { idFromName } from '@ft/core/rig/ids';
@@ -111,6 +112,16 @@ export class RigChanges {
 
   async removeRoom(room: Room): Promise<void> {
     await this.askOrMake(`Remove ${room.name} and what is in it`, (api) => api.removeRoom(room));
+  }
+
+  /** Puts a room further down the walk through the rooms, or up where `by` is negative. */
+  moveRoom(room: Room, by: number): void {
+    const studio = this.studio();
+    if (studio !== null)
+      this.change(
+        `${room.name} ${by > 0 ? 'later' : 'earlier'} on the walk`,
+        movedRoomEdits(studio, room.id, by),
+      );
   }
 
   async removeStock(stock: CordStock): Promise<void> {

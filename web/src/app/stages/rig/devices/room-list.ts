@@ -3,6 +3,7 @@ import { Store } from '@ngrx/store';
 import { roomCell } from '@ft/core/actions/rig/deviceCell';
 import type { Room } from '@ft/core/rig/rigSchema';
 import { roomSchema } from '@ft/core/rig/rigSchema';
+import { roomsInOrder } from '@ft/core/rig/roomsInOrder';
 import { studioFeature } from '../../../state/studio.feature';
 import { LineForm } from '../../../ui/form/line-form';
 import { SchemaForm } from '../../../ui/form/schema-form';
@@ -27,6 +28,10 @@ import { RigChanges } from '../rig-changes';
         [rowId]="rowId"
         (reached)="reached.come($event)"
       />
+      <p class="quiet">
+        The work list walks through them in this order, from the control room on. Drag a room by its grip, or
+        press Alt and an arrow.
+      </p>
       @if (reached.row(); as room) {
         <button type="button" title="Ctrl Delete in the sheet" (click)="remove(room)">
           Remove {{ room.name }}
@@ -46,7 +51,7 @@ export class RoomList {
   readonly closed = output();
   protected readonly changes = inject(RigChanges);
   private readonly studio = inject(Store).selectSignal(studioFeature.selectStudio);
-  protected readonly rooms = computed(() => this.studio()?.rig.rooms ?? []);
+  protected readonly rooms = computed(() => roomsInOrder(this.studio()?.rig ?? { rooms: [], devices: [] }));
   private readonly devices = computed(() => this.studio()?.rig.devices ?? []);
   protected readonly rowId = ({ id }: Room): string => `room:${id}`;
   protected readonly reached = new Reached(this.rooms, this.rowId);
@@ -69,6 +74,9 @@ export class RoomList {
     () => this.columns,
     { one: ({ name }) => name, many: 'Rooms' },
     {
+      move: (room, by) => {
+        this.changes.moveRoom(room, by);
+      },
       remove: (room) => {
         this.remove(room);
       },
