@@ -14,6 +14,7 @@ import {
   mergeMap,
   of,
   switchMap,
+  take,
   takeUntil,
   timer,
 } from 'rxjs';
@@ -55,18 +56,21 @@ export const openStudio = createEffect(
   { functional: true },
 );
 
-/** Tells the server which session is open, once it is there. */
+/** Tells the server which session is open, once it is there too: one that was made here may still be on its way. */
 export const tellOpened = createEffect(
   (store = inject(Store), api = inject(StudioApi)) => {
+    const stored = store.select(studioFeature.selectPending).pipe(
+      filter((pending) => pending.length === 0),
+      take(1),
+    );
     return store.select(studioFeature.selectFound).pipe(
       map((found) => found?.session.id),
       distinctUntilChanged(),
+      switchMap((session) => (session === undefined ? EMPTY : stored.pipe(map(() => session)))),
       concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
       switchMap(([session, studioId]) =>
-        session === undefined || studioId === null
-          ? EMPTY
-          : // When it was opened is no loss where it is not told.
-            api.tellOpened(studioId, session).pipe(catchError(() => EMPTY)),
+        // When it was opened is no loss where it is not told.
+        studioId === null ? EMPTY : api.tellOpened(studioId, session).pipe(catchError(() => EMPTY)),
       ),
     );
   },
