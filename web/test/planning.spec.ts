@@ -1,3 +1,5 @@
+import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
+import { createPlanner } from '../src/app/workers/planner-api';
 import { TestBed } from '@angular/core/testing';
 import { editSet } from '@ft/core/edits/make';
 import type { SessionId, ThreadId } from '@ft/core/rig/ids';
@@ -98,6 +100,31 @@ describe('a wish the planner cannot work out', () => {
     expect(store.selectSignal(draftFeature.selectTexts)()).toEqual({ 'line-1:source': 'Harp' });
     expect(api.entries).toEqual([]);
     localStorage.clear();
+  });
+});
+
+describe('a studio with many sessions', () => {
+  it('is sent whole once; later only what has changed, and the planner has all of it', () => {
+    const demo = saltglassRooms();
+    const [session] = demo.sessions;
+    const twin = { ...session!, id: 'twin' as never, name: 'Twin' };
+    const [first, second] = [
+      { session: session!.id, scene: session!.scenes[0]!.id },
+      { session: twin.id, scene: twin.scenes[0]!.id },
+    ] as const;
+    const planner = createPlanner();
+    planner.prepare({ ...demo, sessions: [session!, twin] }, first);
+    const whole = planner.compare(first, second);
+    const { rig: _rig, ...others } = demo;
+    planner.prepare({ ...others, sessions: [{ ...session!, name: 'Renamed' }, { known: twin.id }] }, first);
+    expect(planner.compare(first, second)).toEqual(whole);
+    planner.prepare({ ...others, sessions: [{ known: session!.id }, { known: twin.id }] }, second);
+    expect(planner.plan().plan.rows).toHaveLength(twin.threads.length);
+    // A session that has gone is not kept, and one that never came is not made up.
+    planner.prepare({ ...others, sessions: [{ known: twin.id }, { known: 'nowhere' as never }] }, second);
+    expect(() => {
+      planner.prepare({ ...others, sessions: [{ known: session!.id }] }, first);
+    }).toThrow('This scene is gone');
   });
 });
 

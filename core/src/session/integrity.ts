@@ -1,11 +1,12 @@
 import { boundProblems } from './boundProblems';
 import { dawProblems } from './daw/dawProblems';
 import { duplicateIds } from './duplicateIds';
-import type { Problem } from './problem';
+import type { Path, Problem } from './problem';
 import { floorProblems } from './floorProblems';
 import { followProblems } from './followProblems';
 import type { Rig } from '../rig/rigSchema';
-import { listsBesideRig, listsOfRig } from './listsOf';
+import type { FilledList } from './listsOf';
+import { listsOfRig, listsOfSession, listsOfStudio } from './listsOf';
 import { indexRig } from './rigIndex';
 import { rigProblems } from './rigProblems';
 import { sceneProblems } from './sceneProblems';
@@ -13,10 +14,24 @@ import type { Session } from './sessionSchema';
 import type { Studio } from './studioSchema';
 import { threadProblems } from './threadProblems';
 
-function sessionProblems(session: Session, at: number): readonly Problem[] {
-  const path = ['sessions', at];
+function listProblems(lists: readonly FilledList[]): readonly Problem[] {
+  return [...boundProblems(lists), ...lists.flatMap(({ items, path }) => duplicateIds(items, path))];
+}
+
+/** Sessions that were found sound before: one that has not changed is the same object. */
+const soundSessions = new WeakSet<Session>();
+
+function sessionProblemsOnce(session: Session, at: number): readonly Problem[] {
+  if (soundSessions.has(session)) return [];
+  const problems = sessionProblems(session, ['sessions', at]);
+  if (problems.length === 0) soundSessions.add(session);
+  return problems;
+}
+
+function sessionProblems(session: Session, path: Path): readonly Problem[] {
   const threads = new Set(session.threads.map((thread) => thread.id));
   return [
+    ...listProblems(listsOfSession(session, path)),
     ...threadProblems(session, path),
     ...followProblems(session, path),
     ...dawProblems(session, path),
@@ -35,10 +50,7 @@ export const trustRig = (rig: Rig): void => {
 function rigProblemsOnce(studio: Studio): readonly Problem[] {
   const { rig } = studio;
   if (soundRigs.has(rig)) return [];
-  const problems = [
-    ...listsOfRig(studio).flatMap(({ items, path }) => duplicateIds(items, path)),
-    ...rigProblems(rig, indexRig(rig)),
-  ];
+  const problems = [...listProblems(listsOfRig(studio)), ...rigProblems(rig, indexRig(rig))];
   if (problems.length === 0) soundRigs.add(rig);
   return problems;
 }
@@ -50,10 +62,9 @@ function rigProblemsOnce(studio: Studio): readonly Problem[] {
  */
 export function integrityProblems(studio: Studio): readonly Problem[] {
   return [
-    ...boundProblems(studio),
     ...rigProblemsOnce(studio),
-    ...listsBesideRig(studio).flatMap(({ items, path }) => duplicateIds(items, path)),
+    ...listProblems(listsOfStudio(studio)),
     ...floorProblems(studio.floor, ['floor']),
-    ...studio.sessions.flatMap(sessionProblems),
+    ...studio.sessions.flatMap(sessionProblemsOnce),
   ];
 }

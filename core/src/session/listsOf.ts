@@ -1,6 +1,7 @@
 import type { Path } from './problem';
 import type { ListHolder, ListRow } from './lists';
 import { listsIn } from './lists';
+import type { Session } from './sessionSchema';
 import type { Studio } from './studioSchema';
 
 /** A list as it is filled in a studio, and where it stands. */
@@ -21,12 +22,14 @@ function within(holder: ListHolder, held: object, path: Path): readonly FilledLi
 /** The lists of the rig. */
 export const listsOfRig = ({ rig }: Studio): readonly FilledList[] => within('rig', rig, ['rig']);
 
-/** Every list of a studio but those of its rig: floor, sessions, scenes. */
-export const listsBesideRig = (studio: Studio): readonly FilledList[] => [
+/** The lists beside rig and sessions: the floor's, and the sessions themselves. */
+export const listsOfStudio = (studio: Studio): readonly FilledList[] => [
   ...within('floor', studio.floor, ['floor']),
   ...within('studio', studio, []),
-  ...studio.sessions.flatMap((session, i) => [
-    ...within('session', session, ['sessions', i]),
-    ...session.scenes.flatMap((scene, at) => within('scene', scene, ['sessions', i, 'scenes', at])),
-  ]),
+];
+
+/** Every list of one session and of its scenes. */
+export const listsOfSession = (session: Session, path: Path): readonly FilledList[] => [
+  ...within('session', session, path),
+  ...session.scenes.flatMap((scene, at) => within('scene', scene, [...path, 'scenes', at])),
 ];

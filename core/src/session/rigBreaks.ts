@@ -2,6 +2,7 @@ import type { Path, Problem } from './problem';
 import type { RigIndex } from './rigIndex';
 import { indexRig } from './rigIndex';
 import { cordBreaks, settingBreaks } from './sceneProblems';
+import type { Rig } from '../rig/rigSchema';
 import type { Session } from './sessionSchema';
 import type { Studio } from './studioSchema';
 import { threadBreaks } from './threadProblems';
@@ -26,13 +27,30 @@ export function sessionBreaks(session: Session, path: Path, index: RigIndex): re
   ];
 }
 
+/** Sessions that asked nothing of a rig that it does not have; both are the same objects as long as they do not change. */
+const fitting = new WeakMap<Rig, WeakSet<Session>>();
+
+function sessionBreaksOnce(
+  session: Session,
+  at: number,
+  rig: Rig,
+  index: () => RigIndex,
+): readonly Problem[] {
+  const known = fitting.get(rig) ?? new WeakSet<Session>();
+  if (known.has(session)) return [];
+  const breaks = sessionBreaks(session, ['sessions', at], index());
+  if (breaks.length === 0) fitting.set(rig, known.add(session));
+  return breaks;
+}
+
 /**
  * Everything the sessions of a studio ask of the rig that is not there, or no longer. Such a document
  * can be stored: a rig loses gear while sessions remember it, and the checks say where.
  */
-export function rigBreaks(studio: Studio): readonly Problem[] {
-  const index = indexRig(studio.rig);
-  return studio.sessions.flatMap((session, i) => sessionBreaks(session, ['sessions', i], index));
+export function rigBreaks({ rig, sessions }: Studio): readonly Problem[] {
+  let indexed: RigIndex | undefined;
+  const index = (): RigIndex => (indexed ??= indexRig(rig));
+  return sessions.flatMap((session, at) => sessionBreaksOnce(session, at, rig, index));
 }
 
 /** What a break is about, wherever it stands. */

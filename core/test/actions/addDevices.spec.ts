@@ -1,8 +1,16 @@
 import type { RoomId } from '@ft/core/rig/ids';
 import { saltglassRooms } from '../fixtures/thin/saltglass';
 import { applyChange } from '@ft/core/edits/change';
+import type { AddedDevices, WantedDevice } from '@ft/core/actions/rig/addDevices';
 import { addDevicesEdits } from '@ft/core/actions/rig/addDevices';
 import type { Rig } from '@ft/core/rig/rigSchema';
+
+/** Devices that are wired nowhere are never refused. */
+function added(rig: Rig, device: WantedDevice, count: number): AddedDevices {
+  const reading = addDevicesEdits(rig, device, count);
+  if (!reading.ok) throw new Error(reading.sentence);
+  return reading.value;
+}
 
 const demo = saltglassRooms();
 const wanted = { room: 'batch' as RoomId, type: 'dynamics', params: {} };
@@ -21,12 +29,12 @@ describe('devices that are added are called', () => {
     ['from their own number where there are several', [], 'Line 7', 2, ['Line 7', 'Line 8']],
     ['with a year kept whole', ['Take 20261125001'], 'Take 20261125001', 1, ['Take 20261125001 2']],
   ])('%s', (_case, there, name, count, names) => {
-    expect(addDevicesEdits(withNames(there), { ...wanted, name }, count).names).toEqual(names);
+    expect(added(withNames(there), { ...wanted, name }, count).names).toEqual(names);
   });
 
   it('and have ids of their own that the rig takes', () => {
     const opto = demo.rig.devices.find(({ type }) => type === 'dynamics')!;
-    const { edits, ids } = addDevicesEdits(demo.rig, { ...wanted, name: opto.name }, 2);
+    const { edits, ids } = added(demo.rig, { ...wanted, name: opto.name }, 2);
     expect(new Set([...ids, ...demo.rig.devices.map(({ id }) => id)]).size).toBe(demo.rig.devices.length + 2);
     expect(applyChange(demo, edits).ok).toBe(true);
   });

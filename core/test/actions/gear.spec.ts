@@ -1,3 +1,4 @@
+import type { AddedDevices } from '@ft/core/actions/rig/addDevices';
 import { addDevicesEdits } from '@ft/core/actions/rig/addDevices';
 import type { GearPlan } from '@ft/core/actions/rig/gearPlan';
 import { gearPlan, gearProblemLine } from '@ft/core/actions/rig/gearPlan';
@@ -202,21 +203,46 @@ describe('a typed list of gear', () => {
   });
 });
 
+const added = (...about: Parameters<typeof addDevicesEdits>): AddedDevices => {
+  const reading = addDevicesEdits(...about);
+  if (!reading.ok) throw new Error(reading.sentence);
+  return reading.value;
+};
+
 describe('one kind of device added in the form', () => {
+  const compressor = { name: 'Opto', room: ROOM, type: 'dynamics', params: {} };
+
+  it('is wired where it says it stands', () => {
+    const there = typed('interface with 4 inputs and 4 outputs');
+    const { hardwires } = after(there, added(there.rig, compressor, 1, 'interface 3').edits).rig;
+    expect(hardwires.map(({ from, to }) => `${from} → ${to}`).sort()).toEqual([
+      'interface/line-out-3/1 → opto/in-1/1',
+      'opto/out-1/1 → interface/line-in-3/1',
+    ]);
+  });
+
+  it.each([
+    ['interface', 1, 'Type a device and its numbers: interface 3-4.'],
+    ['desk 3', 1, 'There is no device “desk” to wire it to.'],
+    ['interface 3', 2, 'Add units one at a time'],
+    ['interface 9', 1, 'has no number 9'],
+  ])('is refused “%s” for %d in words', (on, count, because) => {
+    const there = typed('interface with 4 inputs and 4 outputs');
+    const reading = addDevicesEdits(there.rig, compressor, count, on);
+    expect(reading.ok ? '' : reading.sentence).toContain(because);
+  });
+
   it('is joined with the host of its room as well', () => {
     const withHost = after(
       bare,
-      addDevicesEdits(
-        bare.rig,
-        { name: 'DAW', room: ROOM, type: 'dawHost', params: { inputs: 8, outputs: 8 } },
-        1,
-      ).edits,
+      added(bare.rig, { name: 'DAW', room: ROOM, type: 'dawHost', params: { inputs: 8, outputs: 8 } }, 1)
+        .edits,
     );
     const wanted = { name: 'Converter', room: ROOM, type: 'converter', params: { adcs: 8, dacs: 8 } };
-    const added = addDevicesEdits(withHost.rig, wanted, 1);
-    expect(added.streams).toBe(16);
-    expect(after(withHost, added.edits).rig.hardwires).toHaveLength(16);
-    const elsewhere = addDevicesEdits(withHost.rig, { ...wanted, room: 'main' as RoomId }, 1);
+    const joined = added(withHost.rig, wanted, 1);
+    expect(joined.streams).toBe(16);
+    expect(after(withHost, joined.edits).rig.hardwires).toHaveLength(16);
+    const elsewhere = added(withHost.rig, { ...wanted, room: 'main' as RoomId }, 1);
     expect(elsewhere.streams).toBe(0);
   });
 });

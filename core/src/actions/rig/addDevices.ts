@@ -5,8 +5,13 @@ import { idFromName } from '../../rig/ids';
 import type { Device, Rig } from '../../rig/rigSchema';
 import { deviceSchema } from '../../rig/rigSchema';
 import { freeName } from '../../text/freeName';
+import type { CellReading } from '../../text/cellReading';
+import { refuse, value } from '../../text/cellReading';
+import { readWiredOn } from '../../typed/gear/wiredOn';
+import type { WirePair } from '../../typed/wiring/wirePlan';
 import { planWires } from '../../typed/wiring/wirePlan';
 import { hostStreams } from './hostStreams';
+import { wiresOn } from './wiresOn';
 
 /** A device as it is asked for; its id and, where the name is taken, its number come from the rig. */
 export interface WantedDevice {
@@ -58,17 +63,38 @@ export interface AddedDevices {
   readonly streams: number;
 }
 
-/** Adds devices that are alike, and joins a host with the interface of its room. */
-export function addDevicesEdits(rig: Rig, wanted: WantedDevice, count: number): AddedDevices {
+/**
+ * Adds devices that are alike, and joins a host with the interface of its room.
+ * @param on what a single one is wired to for good, as it was typed: "interface 3-4".
+ */
+export function addDevicesEdits(
+  rig: Rig,
+  wanted: WantedDevice,
+  count: number,
+  on = '',
+): CellReading<AddedDevices> {
   const taken: Rigging = {
     takenIds: new Set(rig.devices.map(({ id }) => id)),
     takenNames: new Set(rig.devices.map(({ name }) => name.toLowerCase())),
   };
   const { devices, edits, takenIds } = addedDevices(taken, wanted, count);
   const ids = [...takenIds].filter((id) => !taken.takenIds.has(id));
-  const fresh = hostStreams({ ...rig, devices: [...rig.devices, ...devices] }, new Set(ids));
-  return {
-    edits: [...edits, ...planWires(rig.hardwires, fresh).edits],
-    ...{ ids, names: edits.map((edit) => (edit['item'] as Device).name), streams: fresh.length },
-  };
+  const whole: Rig = { ...rig, devices: [...rig.devices, ...devices] };
+  const stands = on.trim() === '' ? [] : wiredOn(whole, devices, on);
+  if (typeof stands === 'string') return refuse(stands);
+  const streams = hostStreams(whole, new Set(ids));
+  return value({
+    edits: [...edits, ...planWires(rig.hardwires, [...streams, ...stands]).edits],
+    ...{ ids, names: edits.map((edit) => (edit['item'] as Device).name), streams: streams.length },
+  });
+}
+
+function wiredOn(rig: Rig, devices: readonly Device[], typed: string): readonly WirePair[] | string {
+  const [unit, ...others] = devices;
+  if (unit === undefined || others.length > 0)
+    return 'Add units one at a time where you say what each is wired to.';
+  const on = readWiredOn(typed);
+  return on === undefined
+    ? `“${typed}” does not say where. Type a device and its numbers: interface 3-4.`
+    : wiresOn(rig, unit, on);
 }

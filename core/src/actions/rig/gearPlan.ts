@@ -3,18 +3,16 @@ import { editAdd } from '../../edits/make';
 import { deviceTypeNamed } from '../../rig/catalogue/catalogue';
 import type { RoomId } from '../../rig/ids';
 import { idFromName } from '../../rig/ids';
-import type { Device, Rig, Room } from '../../rig/rigSchema';
+import type { Rig, Room } from '../../rig/rigSchema';
 import { deviceSchema } from '../../rig/rigSchema';
-import { didYouMean, nearestNames } from '../../text/nearestName';
 import type { GearEntry, GearProblem } from '../../typed/gear/gearText';
 import { readGear } from '../../typed/gear/gearText';
-import { planLoom } from '../../typed/wiring/loom';
 import type { WirePair } from '../../typed/wiring/wirePlan';
 import { planWires } from '../../typed/wiring/wirePlan';
-import { loomProblemSentence } from '../../words/loomWording';
 import type { Added, Rigging } from './addDevices';
 import { addedDevices } from './addDevices';
 import { hostStreams } from './hostStreams';
+import { wiresOn } from './wiresOn';
 
 /** What an entry of a typed list becomes. */
 export interface GearLine {
@@ -69,33 +67,6 @@ function roomFor(state: State, name: string | undefined, otherwise: RoomId): { s
     },
     room,
   };
-}
-
-/** Both ways between a unit and the sockets it stands on: out to its inputs, and back from its outputs. */
-function loomsOn(target: Device, unit: Device, numbers: string): readonly (readonly [string, string])[] {
-  const isBay = target.type === 'patchbay';
-  const [away, back] = isBay
-    ? [`${target.name} ${numbers} lower`, `${target.name} ${numbers} upper`]
-    : [`${target.name} line out ${numbers}`, `${target.name} line in ${numbers}`];
-  return [
-    [away, `${unit.name} in`],
-    [`${unit.name} out`, back],
-  ];
-}
-
-function wiresOn(rig: Rig, unit: Device, on: NonNullable<GearEntry['on']>): readonly WirePair[] | string {
-  const target = rig.devices.find(({ name }) => name.toLowerCase() === on.device.toLowerCase());
-  if (target === undefined) {
-    const names = rig.devices.map(({ name }) => name);
-    return `There is no device “${on.device}” to wire it to.${didYouMean(nearestNames(on.device, names))}`;
-  }
-  const pairs: WirePair[] = [];
-  for (const [from, to] of loomsOn(target, unit, on.numbers.replace(/\s/g, ''))) {
-    const read = planLoom(rig, { from, to, pairing: 'one-to-one', down: false });
-    if (!read.ok) return loomProblemSentence(read.problem);
-    pairs.push(...read.plan.wires);
-  }
-  return pairs;
 }
 
 /** Wires drawn into a rig: the edits, and the rig with them. */

@@ -3,6 +3,8 @@ import type { GearKind } from './gearKinds';
 import { GEAR_KINDS } from './gearKinds';
 import type { GearSize } from './gearSizes';
 import { readSizes } from './gearSizes';
+import type { WiredOn } from './wiredOn';
+import { readWiredOn } from './wiredOn';
 
 /** Devices as they were typed: so many of a kind, where they stand, and what they are wired to. */
 export interface GearEntry {
@@ -16,7 +18,7 @@ export interface GearEntry {
   readonly room?: string;
   readonly rack?: string;
   /** "on interface 3-4": the device it is wired to, and the numbers there. */
-  readonly on?: { readonly device: string; readonly numbers: string };
+  readonly on?: WiredOn;
 }
 
 /** What is not understood, and what would be. */
@@ -42,7 +44,7 @@ const BETWEEN = /[,;](?=(?:[^"]*"[^"]*")*[^"]*$)|\s+and\s+(?=\d+\s|an?\s|one\s|t
 /** "Rack left:", "Kiln:" alone on a line says where what follows stands. */
 const PLACE = /^\s*(rack\s+)?([^:"]+):\s*$/i;
 const QUOTED = /"([^"]+)"|“([^”]+)”/;
-const ON = /\s+on\s+(?:the\s+)?(.+?)\s+(\d+(?:\s*[-–]\s*\d+)?)\s*$/i;
+const ON = /\s+on\s+((?:the\s+)?.+?\s+\d+(?:\s*[-–]\s*\d+)?)\s*$/i;
 
 /** Words are looked for in the singular. */
 const singular = (word: string): string => word.replace(/ies$/, 'y').replace(/([^s])s$/, '$1');
@@ -98,7 +100,7 @@ function strayOf(kind: GearKind, typed: Readonly<Partial<Record<GearSize, string
 function readEntry(text: string, line: number, standing: Standing): EntryReading {
   const quoted = QUOTED.exec(text);
   const unquoted = text.replace(QUOTED, ' ').trim();
-  const on = ON.exec(unquoted);
+  const on = readWiredOn(ON.exec(unquoted)?.[1] ?? '');
   const { count, rest: counted } = readCount(unquoted.replace(ON, '').trim());
   const { sizes, typed, rest } = readSizes(counted);
   const kind = kindOf(rest);
@@ -114,7 +116,7 @@ function readEntry(text: string, line: number, standing: Standing): EntryReading
     ...{ line, text, count, type: kind.type, name: quoted?.[1] ?? quoted?.[2] ?? kind.name },
     params: { ...kind.params, ...kind.sized?.(sizes) },
     ...standing,
-    ...(on !== null && { on: { device: on[1] ?? '', numbers: on[2] ?? '' } }),
+    ...(on !== undefined && { on }),
   };
 }
 

@@ -28,7 +28,7 @@ import type { TypedThread } from '@ft/core/typed/thread/typedThread';
 import { typedThread } from '@ft/core/typed/thread/typedThread';
 import type { ThreadId } from '@ft/core/rig/ids';
 import type { Rig } from '@ft/core/rig/rigSchema';
-import type { Thread } from '@ft/core/session/sessionSchema';
+import type { Session, Thread } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { FloorAnswers } from './floor-answers';
 import { createFloorAnswers } from './floor-answers';
@@ -41,11 +41,17 @@ import { createSceneAnswers } from './scene-answers';
 import type { TrackAnswers } from './track-answers';
 import { createTrackAnswers } from './track-answers';
 
+/** A session on its way to the worker: whole, or by its id where the worker was sent the very same before. */
+export type SentSession = Session | { readonly known: Session['id'] };
+
 /**
- * A studio on its way to the worker. The rig is large and seldom changes, so it is left out when the
- * worker has it already; its devices then stay the same objects, and what was built of them is kept.
+ * A studio on its way to the worker. The rig is large and seldom changes, and most sessions are not worked in, so
+ * what the worker has already is left out; it then stays the same objects, and what was built of them is kept.
  */
-export type SentStudio = Omit<Studio, 'rig'> & { readonly rig?: Rig };
+export type SentStudio = Omit<Studio, 'rig' | 'sessions'> & {
+  readonly rig?: Rig;
+  readonly sessions: readonly SentSession[];
+};
 
 /** A scene planned. */
 export interface Planned {
@@ -92,6 +98,7 @@ const planned = (context: WorkedScene): Planned => ({
 export function createPlanner(): PlannerApi {
   let state: WorkerState | undefined;
   let rig: Rig | undefined;
+  let sessions: readonly Session[] = [];
   const there = (): WorkerState => {
     if (state === undefined) throw new Error('nothing is planned yet');
     return state;
@@ -105,8 +112,11 @@ export function createPlanner(): PlannerApi {
     prepare(sent, place) {
       rig = sent.rig ?? rig;
       if (rig === undefined) throw new Error('the first studio sent brings its rig');
+      const byId = new Map(sessions.map((session) => [session.id, session]));
+      const whole = sent.sessions.flatMap((each) => ('known' in each ? (byId.get(each.known) ?? []) : each));
       // What came over is another object each time; what is equal is the one known already.
-      const others = keepSame(state?.studio, sent);
+      const others = keepSame(state?.studio, { ...sent, sessions: whole });
+      sessions = others.sessions;
       const studio: Studio = { ...others, rig };
       const found = findScene(studio, place);
       if (found === undefined) throw new Error('This scene is gone. Choose another one at the top.');

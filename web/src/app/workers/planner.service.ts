@@ -5,6 +5,7 @@ import { wrap } from 'comlink';
 import { Subject } from 'rxjs';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import type { Rig } from '@ft/core/rig/rigSchema';
+import type { Session } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { createPlannerWorker } from './create-planner-worker';
 import type { Planned, PlannerApi, SentStudio } from './planner-api';
@@ -22,6 +23,7 @@ export class Planner implements OnDestroy {
   private link = this.connect();
   private isLost = false;
   private sentRig: Rig | undefined;
+  private sentSessions: ReadonlySet<Session> = new Set();
   private readonly preparing = new Subject<void>();
   /** A scene has been sent: whatever is asked of the worker from now on is answered about it. */
   readonly sent = this.preparing.asObservable();
@@ -37,14 +39,19 @@ export class Planner implements OnDestroy {
   }
 
   /**
-   * Plans a scene; the rig is sent along only when it is another one than last time. The scene is taken in
+   * Plans a scene; rig and sessions are sent along only where they are others than last time. The scene is taken in
    * first and planned after: what is asked in between, as the strip is, does not wait for the checks.
    */
   async plan(studio: Studio, place: ScenePlace): Promise<Planned> {
     if (this.isLost) this.restart();
-    const { rig, ...others } = studio;
-    const sent: SentStudio = rig === this.sentRig ? others : studio;
+    const { rig, sessions, ...others } = studio;
+    const sent: SentStudio = {
+      ...others,
+      ...(rig !== this.sentRig && { rig }),
+      sessions: sessions.map((each) => (this.sentSessions.has(each) ? { known: each.id } : each)),
+    };
     this.sentRig = rig;
+    this.sentSessions = new Set(sessions);
     const { api, lost } = this.link;
     const prepared = api.prepare(sent, place);
     this.preparing.next();
@@ -52,8 +59,8 @@ export class Planner implements OnDestroy {
       const [, planned] = await Promise.race([Promise.all([prepared, api.plan()]), lost]);
       return planned;
     } catch (error) {
-      // Whether it has the rig is not known.
-      this.sentRig = undefined;
+      // What it has is not known.
+      this.forget();
       throw error;
     }
   }
@@ -67,7 +74,12 @@ export class Planner implements OnDestroy {
     this.link.worker.terminate();
     this.link = this.connect();
     this.isLost = false;
+    this.forget();
+  }
+
+  private forget(): void {
     this.sentRig = undefined;
+    this.sentSessions = new Set();
   }
 
   private connect(): Link {

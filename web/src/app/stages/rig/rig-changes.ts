@@ -41,12 +41,17 @@ export class RigChanges {
 
   /**
    * Adds devices that are alike; where a name is taken, or there are several, they are numbered on.
-   * @returns their ids.
+   * @param on what a single one is wired to for good: "interface 3-4".
+   * @returns their ids; none where it was refused, which is said.
    */
-  addDevices(device: WantedDevice, count: number): readonly string[] {
+  addDevices(device: WantedDevice, count: number, on = ''): readonly string[] {
     const rig = this.studio()?.rig;
-    if (rig === undefined) return [];
-    const { edits, ids, names, streams } = addDevicesEdits(rig, device, count);
+    const added = rig && addDevicesEdits(rig, device, count, on);
+    if (added?.ok !== true) {
+      if (added !== undefined) this.complain(`${added.sentence} Nothing was added.`);
+      return [];
+    }
+    const { edits, ids, names, streams } = added.value;
     const [name = device.name] = names;
     this.change(count === 1 ? `Add ${name}` : `Add ${String(count)} × ${device.name}`, edits);
     if (streams > 0)

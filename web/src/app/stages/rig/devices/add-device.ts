@@ -81,11 +81,13 @@ export class AddDevice {
       return;
     }
     const { type, title } = kind;
-    const { name = title, room: inRoom, count } = entered;
+    const { name = title, room: inRoom, count, on } = entered;
     const room = this.studio()?.rig.rooms.find((each) => each.name === inRoom)?.id;
-    if (room !== undefined) this.changes.addDevices({ name, room, type, params }, count);
-    this.form.restart({ name: '' });
-    focusField(this.element.nativeElement, 'name');
+    if (room === undefined) return;
+    const isAdded = this.changes.addDevices({ name, room, type, params }, count, on).length > 0;
+    // What was refused stays to be mended.
+    if (isAdded) this.form.restart({ name: '', on: '' });
+    focusField(this.element.nativeElement, isAdded ? 'name' : 'on');
   }
 
   private kindNamed(typed: unknown): TypeForm | undefined {
@@ -101,6 +103,7 @@ export class AddDevice {
         .refine((kind) => this.kindNamed(kind) !== undefined, 'choose one of the kinds offered'),
       name: z.string().max(80, 'at most 80 characters').optional(),
       room: z.string().refine((room) => rooms().includes(room), 'choose one of the rooms there are'),
+      on: z.string().max(80, 'at most 80 characters').optional(),
       count: z.number().int('a whole number of devices').min(1, NUMBER).max(MOST_AT_ONCE, NUMBER),
     });
     const fields: readonly FormField[] = [
@@ -114,6 +117,7 @@ export class AddDevice {
         offers: () => rooms().map((name) => ({ name })),
       },
       { key: 'count', label: 'How many', kind: 'figure', widthRem: 3.5 },
+      { key: 'on', label: 'Wired on', kind: 'text', typical: 'interface 3-4', widthRem: 8 },
     ];
     return new SchemaForm(fields, schema, { room: rooms()[0], count: 1 });
   }
