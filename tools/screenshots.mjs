@@ -12,20 +12,18 @@ const SETTLE_MS = 700;
 
 /** One picture of each main view: its address, and what is done there before the picture is taken. */
 const VIEWS = [
-  { name: 'first-screen', path: '/' },
+  {
+    name: 'begin',
+    path: '/begin',
+    async act(page) {
+      await page.getByRole('button', { name: /^Hybrid mixing room/ }).click();
+      await page.getByLabel('Name of the studio').fill('Lamp room');
+    },
+  },
   {
     name: 'track',
     path: `${TRACKING}/track/inputs`,
     act: (page) => page.locator('tbody tr').nth(3).locator('[data-column="1"]').click(),
-  },
-  {
-    name: 'track-choices',
-    path: `${TRACKING}/track/inputs`,
-    async act(page) {
-      await page.locator('tbody tr').nth(1).locator('[data-column="7"]').click();
-      await page.keyboard.press('Enter');
-      await page.getByRole('option').first().waitFor();
-    },
   },
   {
     name: 'routing',
@@ -127,13 +125,40 @@ const VIEWS = [
     },
   },
   {
-    name: 'sharing',
-    path: '/sharing',
+    name: 'sessions',
+    path: `${TRACKING}/sessions/templates`,
     async act(page) {
-      await page.getByRole('button', { name: 'Open it to the studio network' }).click();
-      await page.getByRole('button', { name: 'Show a code' }).click();
-      await page.locator('.code').waitFor();
+      const list = `${new URL(page.url()).origin}${TRACKING}/sessions/list`;
+      await page.getByLabel('Another template').fill('Reel');
+      await page.keyboard.press('Enter');
+      await page.getByRole('gridcell', { name: 'Reel', exact: true }).waitFor();
+      for (const [name, day] of [
+        ['Reel 2', '2026-12-05'],
+        ['Evening at the Kiln', '2026-12-12'],
+      ]) {
+        await page.goto(list);
+        await page.getByLabel('Another session').fill(name);
+        await page.keyboard.press('Enter');
+        await page.waitForURL(/track\/inputs$/);
+        await page.goto(list);
+        const row = page.getByRole('row', { name: new RegExp(name) });
+        await row.locator('[data-column="1"]').click();
+        await page.keyboard.type(day);
+        await page.keyboard.press('Enter');
+        await row.getByText(day).waitFor();
+      }
+      await page.locator('tbody [data-column="2"] [data-switch]').first().click();
+      await page.getByRole('gridcell', { name: 'Reel 2' }).click();
     },
+  },
+  {
+    name: 'first-screen',
+    path: '/',
+    act: (page) =>
+      page
+        .getByText(/errors?$/)
+        .first()
+        .waitFor(),
   },
 ];
 

@@ -92,7 +92,19 @@ import { Api } from '../state/api.service';
       text-overflow: ellipsis;
     }
     th {
-      width: 34%;
+      width: 30%;
+    }
+    td:nth-child(2),
+    td:nth-child(3) {
+      width: 17%;
+    }
+    td:nth-child(4) {
+      width: 21%;
+    }
+    @media (min-width: 56rem) {
+      td {
+        white-space: nowrap;
+      }
     }
     .when {
       text-align: right;
