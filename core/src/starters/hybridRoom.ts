@@ -11,11 +11,12 @@ import {
   loom,
   monitored,
   monitors,
-  outboard,
   patchCords,
   run,
   sockets,
   typical,
+  unitAsks,
+  unitsOf,
 } from './starterGear';
 
 const ROOM = 'mix';
@@ -40,16 +41,14 @@ const ASKS: readonly Ask[] = [
     ...{ least: 2, most: 8, usual: 8 },
     why: 'Eight pairs are a summing mixer of 16 inputs.',
   },
-  {
-    ...{ key: 'compressors', kind: 'count', one: 'compressor', label: 'Mono compressors' },
-    ...{ least: 0, most: 6, usual: 2 },
-    why: 'Each stands on a converter output and input of its own.',
-  },
-  {
-    ...{ key: 'equalisers', kind: 'count', one: 'equaliser', label: 'Stereo equalisers' },
-    ...{ least: 0, most: 4, usual: 1 },
-    why: 'Two converter outputs and inputs each.',
-  },
+  ...unitAsks(
+    { compressors: 6, equalisers: 4 },
+    { compressors: 2, equalisers: 1 },
+    {
+      compressors: 'Each stands on a converter output and input of its own.',
+      equalisers: 'Two converter outputs and inputs each.',
+    },
+  ),
   {
     ...{ key: 'bay', kind: 'switch', label: 'Everything comes up on a patchbay', usual: true },
     why: 'With a bay everything can be patched elsewhere; without, it is wired through.',
@@ -66,7 +65,7 @@ interface Sizes {
 }
 
 function sizesOf(answers: Answers): Sizes {
-  const units = outboard(count(answers, 'compressors'), count(answers, 'equalisers'), ROOM, 'Rack');
+  const units = unitsOf(answers, ROOM, 'Rack');
   return {
     channels: BLOCK * count(answers, 'blocks'),
     sums: 2 * count(answers, 'pairs'),

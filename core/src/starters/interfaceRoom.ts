@@ -12,9 +12,10 @@ import {
   microphones,
   monitored,
   monitors,
-  outboard,
   sockets,
   typical,
+  unitAsks,
+  unitsOf,
 } from './starterGear';
 
 const ROOM = 'room';
@@ -28,16 +29,14 @@ const ASKS: readonly Ask[] = [
     ...{ least: 1, most: 12, usual: 4 },
     why: 'As many microphones and lines are made; take away or add later.',
   },
-  {
-    ...{ key: 'compressors', kind: 'count', one: 'compressor', label: 'Compressors wired to it' },
-    ...{ least: 0, most: 6, usual: 2 },
-    why: 'Mono units, each on a line output and a line input of its own.',
-  },
-  {
-    ...{ key: 'equalisers', kind: 'count', one: 'equaliser', label: 'Stereo equalisers wired to it' },
-    ...{ least: 0, most: 4, usual: 0 },
-    why: 'Two line outputs and two line inputs each.',
-  },
+  ...unitAsks(
+    { compressors: 6, equalisers: 4 },
+    { compressors: 2, equalisers: 0 },
+    {
+      compressors: 'Each is wired to a line output and a line input of its own.',
+      equalisers: 'Wired to two line outputs and two line inputs each.',
+    },
+  ),
 ];
 
 interface Sizes {
@@ -51,7 +50,7 @@ interface Sizes {
 
 function sizesOf(answers: Answers): Sizes {
   const mics = count(answers, 'mics');
-  const units = outboard(count(answers, 'compressors'), count(answers, 'equalisers'), ROOM, 'Rack');
+  const units = unitsOf(answers, ROOM, 'Rack');
   const before = Math.max(MONITOR, mics);
   return { mics, units, sources: microphones(mics, ROOM), before, streams: before + channelsOf(units) };
 }

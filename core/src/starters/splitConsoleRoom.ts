@@ -11,12 +11,13 @@ import {
   micCables,
   microphones,
   onLines,
-  outboard,
   patchCords,
   run,
   sockets,
   speakers,
   typical,
+  unitAsks,
+  unitsOf,
 } from './starterGear';
 
 const [CONTROL, LIVE] = ['control', 'live'];
@@ -38,16 +39,14 @@ const ASKS: readonly Ask[] = [
     ...{ least: 1, most: 16, usual: 8 },
     why: 'Each is a line of the first session, as far as there are tie lines.',
   },
-  {
-    ...{ key: 'compressors', kind: 'count', one: 'compressor', label: 'Mono compressors' },
-    ...{ least: 0, most: 8, usual: 4 },
-    why: 'Their sockets come up on a bay without normals.',
-  },
-  {
-    ...{ key: 'equalisers', kind: 'count', one: 'equaliser', label: 'Stereo equalisers' },
-    ...{ least: 0, most: 4, usual: 1 },
-    why: 'Their sockets come up on the same bay.',
-  },
+  ...unitAsks(
+    { compressors: 8, equalisers: 4 },
+    { compressors: 4, equalisers: 1 },
+    {
+      compressors: 'Their sockets come up on a bay without normals.',
+      equalisers: 'Their sockets come up on the same bay.',
+    },
+  ),
 ];
 
 interface Sizes {
@@ -62,12 +61,7 @@ function sizesOf(answers: Answers): Sizes {
   const channels = count(answers, 'channels');
   const ties = count(answers, 'lines');
   const mics = Math.min(count(answers, 'mics'), ties, channels);
-  const units = outboard(
-    count(answers, 'compressors'),
-    count(answers, 'equalisers'),
-    CONTROL,
-    'Outboard rack',
-  );
+  const units = unitsOf(answers, CONTROL, 'Outboard rack');
   return { channels, ties, mics, units, sources: microphones(mics, LIVE) };
 }
 

@@ -2,7 +2,16 @@ import { idFromName } from '../rig/ids';
 import { settingsOf } from '../rig/buildDevice';
 import { numbersTo } from '../rig/catalogue/params';
 import { deviceSchema } from '../rig/rigSchema';
-import type { DeviceInput, StarterDevice, StarterLine, StarterLoom, StarterPlan } from './starter';
+import type {
+  Answers,
+  Ask,
+  DeviceInput,
+  StarterDevice,
+  StarterLine,
+  StarterLoom,
+  StarterPlan,
+} from './starter';
+import { count } from './starter';
 
 /** The id a device gets from its name; names in a starter room are all different. */
 export const idOf = (name: string): string => idFromName(name, new Set(), 'device');
@@ -93,6 +102,26 @@ export function microphones(count: number, room: string): Sources {
   };
 }
 
+/** What is asked about outboard. @param why what comes of each kind in the room. */
+export const unitAsks = (
+  most: { readonly compressors: number; readonly equalisers: number },
+  usual: { readonly compressors: number; readonly equalisers: number },
+  why: { readonly compressors: string; readonly equalisers: string },
+): readonly Ask[] => [
+  {
+    ...{ key: 'compressors', kind: 'count', one: 'compressor', label: 'Mono compressors' },
+    ...{ least: 0, most: most.compressors, usual: usual.compressors, why: why.compressors },
+  },
+  {
+    ...{ key: 'equalisers', kind: 'count', one: 'equaliser', label: 'Stereo equalisers' },
+    ...{ least: 0, most: most.equalisers, usual: usual.equalisers, why: why.equalisers },
+  },
+];
+
+/** The outboard that was answered. */
+export const unitsOf = (answers: Answers, room: string, rack: string): readonly Unit[] =>
+  outboard(count(answers, 'compressors'), count(answers, 'equalisers'), room, rack);
+
 /** A unit of outboard with one or two channels, as an insert of the first session. */
 export interface Unit {
   readonly name: string;
@@ -101,12 +130,7 @@ export interface Unit {
 }
 
 /** Compressors of one channel, then equalisers of two: the outboard most rooms begin with. Common practice, no source. */
-export function outboard(
-  compressors: number,
-  equalisers: number,
-  room: string,
-  rack?: string,
-): readonly Unit[] {
+function outboard(compressors: number, equalisers: number, room: string, rack?: string): readonly Unit[] {
   return [
     ...numbersTo(compressors).map((n): Unit => {
       const name = `Compressor ${String(n)}`;

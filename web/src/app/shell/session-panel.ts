@@ -105,7 +105,7 @@ export class SessionPanel {
 
 function shownAs(key: keyof SessionFacts, value: unknown): string {
   if (key === 'goesLive') return value === true ? 'goes live' : 'does not go live';
-  if (value === undefined) return 'no day';
+  if (typeof value !== 'string' && typeof value !== 'number') return 'no day';
   const text = String(value);
   if (key === 'date') return `on ${text}`;
   return key === 'headroomDb' ? `${text} dB` : text;

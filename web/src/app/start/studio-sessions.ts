@@ -92,14 +92,14 @@ import { Api } from '../state/api.service';
       text-overflow: ellipsis;
     }
     th {
-      width: 30%;
+      width: 27%;
     }
     td:nth-child(2),
     td:nth-child(3) {
-      width: 17%;
+      width: 15%;
     }
     td:nth-child(4) {
-      width: 21%;
+      width: 23%;
     }
     @media (min-width: 56rem) {
       td {

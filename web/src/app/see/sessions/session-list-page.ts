@@ -17,6 +17,7 @@ import { ownName } from './own-name';
 import { RemovalQuestion } from './removal-question';
 import { SessionChanges } from './session-changes';
 import type { SessionRow } from './session-rows';
+import { SessionTools } from './session-tools';
 import { SESSION_COLUMNS, sessionRowId, sessionRows } from './session-rows';
 
 const EMPTY = 'empty';
@@ -29,17 +30,9 @@ const fieldsOf = (starts: readonly FieldChoice[]): readonly FormField[] => [
 /** The sessions of the studio, and the line that makes the next one. */
 @Component({
   selector: 'ft-session-list-page',
-  imports: [ColumnMenu, LineForm, PartPage, RemovalQuestion, Sheet],
+  imports: [ColumnMenu, LineForm, PartPage, RemovalQuestion, SessionTools, Sheet],
   templateUrl: './session-list-page.html',
-  styles: `
-    ft-line-form {
-      padding: 0.6rem 0.75rem;
-    }
-    .hint {
-      padding: 0 0.75rem;
-      max-width: 60rem;
-    }
-  `,
+  styleUrl: './session-pages.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class SessionListPage {

@@ -14,8 +14,10 @@ import { ColumnMenu } from '../../ui/sheet/column-menu';
 import { Reached } from '../../ui/sheet/reached';
 import { Sheet } from '../../ui/sheet/sheet';
 import { ownName } from './own-name';
+import { RemovalQuestion } from './removal-question';
 import { SessionChanges } from './session-changes';
 import type { SessionRow } from './session-rows';
+import { SessionTools } from './session-tools';
 import { sessionRowId, sessionRows, TEMPLATE_COLUMNS } from './session-rows';
 
 const PART_NAMES: Readonly<Record<SessionPart, string>> = {
@@ -36,17 +38,9 @@ const keeps = { lines: kept, pins: kept, tracks: kept, buses: kept, scenes: kept
 /** Templates: sessions without their material that the next ones start from. */
 @Component({
   selector: 'ft-templates-page',
-  imports: [ColumnMenu, LineForm, PartPage, Sheet],
+  imports: [ColumnMenu, LineForm, PartPage, RemovalQuestion, SessionTools, Sheet],
   templateUrl: './templates-page.html',
-  styles: `
-    ft-line-form {
-      padding: 0.6rem 0.75rem;
-    }
-    .hint {
-      padding: 0 0.75rem;
-      max-width: 60rem;
-    }
-  `,
+  styleUrl: './session-pages.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class TemplatesPage {
