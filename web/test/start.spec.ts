@@ -310,8 +310,8 @@ describe('what to do first', () => {
       textContent.replace(/\s+/g, ' ').trim(),
     );
     expect(rows).toHaveLength(3);
-    expect(rows[0]).toMatch(/^Show ?2026-12-05 goes live ?on the floor: Tracking ?▲ 1 error ?◆ 2 warnings/);
-    expect(rows[1]).toMatch(/no day yet.*✓ no open findings.*opened 2026-03-01 \d\d:30/);
+    expect(rows[0]).toMatch(/^Show ?2026-12-05 goes live ?Tracking ?▲ 1 error ?◆ 2 warnings ?not yet$/);
+    expect(rows[1]).toMatch(/no day yet.*✓ no open findings.*2026-03-01 \d\d:30/);
     expect(rows[2]).toContain('Broken cannot be read');
     expect(page.text()).toContain('1 put away · one template');
     const goOn = [...page.element.querySelectorAll('a')].find(({ textContent }) =>

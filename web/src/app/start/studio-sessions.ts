@@ -12,7 +12,7 @@ import { Api } from '../state/api.service';
   imports: [DatePipe, RouterLink],
   template: `
     <table [attr.aria-label]="'Sessions of ' + studio().name">
-      <thead class="visually-hidden">
+      <thead class="quiet">
         <tr>
           <th>Session</th>
           <th>Day</th>
@@ -39,7 +39,7 @@ import { Api } from '../state/api.service';
                 <span class="live">goes live</span>
               }
             </td>
-            <td>{{ session.onFloor === undefined ? '' : 'on the floor: ' + session.onFloor }}</td>
+            <td>{{ session.onFloor ?? '' }}</td>
             <td class="num">
               @if (found()[session.id]; as counts) {
                 @if (counts.errors + counts.warnings === 0) {
@@ -62,11 +62,7 @@ import { Api } from '../state/api.service';
               }
             </td>
             <td class="num quiet when">
-              {{
-                session.openedAt === undefined
-                  ? 'not opened yet'
-                  : 'opened ' + (session.openedAt | date: 'yyyy-MM-dd HH:mm')
-              }}
+              {{ session.openedAt === undefined ? 'not yet' : (session.openedAt | date: 'yyyy-MM-dd HH:mm') }}
             </td>
           </tr>
         }
@@ -91,15 +87,18 @@ import { Api } from '../state/api.service';
       overflow: hidden;
       text-overflow: ellipsis;
     }
-    th {
-      width: 27%;
+    thead th {
+      padding-block: 0.1rem;
+      font-size: 0.85em;
     }
-    td:nth-child(2),
-    td:nth-child(3) {
-      width: 15%;
+    thead th:last-child {
+      text-align: right;
     }
-    td:nth-child(4) {
-      width: 23%;
+    thead th:nth-child(1) {
+      width: 28%;
+    }
+    thead th:nth-child(4) {
+      width: 24%;
     }
     @media (min-width: 56rem) {
       td {
