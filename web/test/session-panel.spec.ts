@@ -1,6 +1,6 @@
 import { SessionPanel } from '../src/app/shell/session-panel';
 import { studioFeature } from '../src/app/state/studio.feature';
-import { editSet } from '@ft/core/edits/make';
+import { editAdd, editSet } from '@ft/core/edits/make';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { field, fill, pick } from './hands';
 import type { Bench, Mounted } from './mount';
@@ -53,6 +53,32 @@ describe('the facts of the session', () => {
       bufferSamples: 256,
       lineUp: { dbfs: -20, dbu: 4 },
     });
+  });
+
+  it('hold its day and whether it goes live, and take them away again', async () => {
+    fill(panel, 'Day', '2026-12-05');
+    await until(() => app.api.entries.length === 1);
+    field('Goes live').click();
+    await until(() => app.api.entries.length === 2);
+    expect(app.api.studioNow.sessions[0]).toMatchObject({ date: '2026-12-05', goesLive: true });
+    fill(panel, 'Day', 'soon');
+    expect(panel.text()).toContain('A day is written 2026-12-05.');
+    fill(panel, 'Day', '');
+    await until(() => app.api.entries.length === 3);
+    expect(labels()).toEqual(['Session: on 2026-12-05', 'Session: goes live', 'Session: no day']);
+    expect(app.api.studioNow.sessions[0]).not.toHaveProperty('date');
+  });
+
+  it('give a session no name that another has, and keep what was typed', async () => {
+    const [session] = app.api.studioNow.sessions;
+    const twin = editAdd('session', {}, { ...session!, id: 'twin' as never, name: 'Reel 2' });
+    app.store.dispatch(StudioActions.change({ label: 'Twin', edits: [twin] }));
+    await until(() => app.api.entries.length === 1);
+    fill(panel, 'Session', 'reel 2');
+    const notice = app.store.selectSignal(studioFeature.selectNotices)().at(-1)?.text;
+    expect(notice).toContain('There is a session “reel 2” already.');
+    expect(field('Session').value).toBe('reel 2');
+    expect(app.api.entries).toHaveLength(1);
   });
 
   it('say at the field what would fit, and change nothing', () => {

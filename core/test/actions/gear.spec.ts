@@ -132,6 +132,14 @@ describe('a typed list of gear', () => {
     ]);
   });
 
+  it('says where wires that are there make way', () => {
+    const there = typed('interface with 4 inputs and 4 outputs\ncompressor on interface 1');
+    const plan = planned('limiter on interface 1\nequaliser on interface 3', there.rig);
+    expect(plan.lines.map(({ replaced }) => replaced)).toEqual([1, 0]);
+    const { hardwires } = after(there, plan.edits).rig;
+    expect(hardwires.find(({ to }) => to === 'interface/line-in-1/1')?.from).toBe('compressor-2/out-1/1');
+  });
+
   it('joins a host with the interface of its room, stream to stream, whichever comes first', () => {
     for (const text of ['daw, interface with 8 inputs', 'interface with 8 inputs\ndaw']) {
       const plan = planned(text);

@@ -70,6 +70,16 @@ describe('a session taken over', () => {
     expect(item.host).toBe('own-daw');
   });
 
+  it('keeps what was waived only where places are called the same', () => {
+    const waived: Session = { ...ledger, waivers: [{ id: 'some-finding', reason: 'known' }] };
+    expect(itemOf(over(demo, {}, waived)).waivers).toHaveLength(1);
+    const taken = over({ ...demo, sessions: [], rig: renumbered(demo.rig) }, {}, waived);
+    expect(itemOf(taken).waivers).toEqual([]);
+    expect(taken.left.map(leftOutSentence)).toEqual([
+      'One waived finding is left out, since it names places of the other rig.',
+    ]);
+  });
+
   it('twice gives the same', () => {
     const other = without('Mic preamp', 'Bay B', 'Large condenser');
     const all = counterparts(ledger, demo.rig, other.rig);

@@ -11,7 +11,7 @@ import { readWiredOn } from '../../typed/gear/wiredOn';
 import type { WirePair } from '../../typed/wiring/wirePlan';
 import { planWires } from '../../typed/wiring/wirePlan';
 import { hostStreams } from './hostStreams';
-import { wiresOn } from './wiresOn';
+import { replacedBy, wiresOn } from './wiresOn';
 
 /** A device as it is asked for; its id and, where the name is taken, its number come from the rig. */
 export interface WantedDevice {
@@ -61,6 +61,8 @@ export interface AddedDevices {
   readonly names: readonly string[];
   /** Wires between a host and what stands in its room, drawn by themselves. */
   readonly streams: number;
+  /** Wires that made way for those of what it is wired on. */
+  readonly replaced: number;
 }
 
 /**
@@ -86,6 +88,7 @@ export function addDevicesEdits(
   return value({
     edits: [...edits, ...planWires(rig.hardwires, [...streams, ...stands]).edits],
     ...{ ids, names: edits.map((edit) => (edit['item'] as Device).name), streams: streams.length },
+    replaced: replacedBy(rig, stands),
   });
 }
 

@@ -12,7 +12,7 @@ import { planWires } from '../../typed/wiring/wirePlan';
 import type { Added, Rigging } from './addDevices';
 import { addedDevices } from './addDevices';
 import { hostStreams } from './hostStreams';
-import { wiresOn } from './wiresOn';
+import { replacedBy, wiresOn } from './wiresOn';
 
 /** What an entry of a typed list becomes. */
 export interface GearLine {
@@ -24,6 +24,8 @@ export interface GearLine {
   readonly rack?: string;
   /** What it is wired to for good, in words; empty where to nothing. */
   readonly wired: string;
+  /** How many wires that end there now make way for it. */
+  readonly replaced: number;
 }
 
 /** A typed list of gear, worked out: everything that would be made, or everything that is not understood. */
@@ -106,7 +108,7 @@ function step(before: State, entry: GearEntry, otherwise: RoomId): Step {
   let now = withDevices(state, added);
   const line: GearLine = {
     ...{ line: entry.line, text: entry.text, names: added.devices.map((device) => device.name) },
-    ...{ kind: deviceTypeNamed(type)?.title ?? type, room: room.name, wired: '' },
+    ...{ kind: deviceTypeNamed(type)?.title ?? type, room: room.name, wired: '', replaced: 0 },
     ...(rack !== undefined && { rack }),
   };
   if (on === undefined) return { state: now, line };
@@ -115,8 +117,9 @@ function step(before: State, entry: GearEntry, otherwise: RoomId): Step {
     return { state: before, problem: `“${entry.text}”: say of each one by itself what it is wired to.` };
   const pairs = wiresOn(now.rig, unit, on);
   if (typeof pairs === 'string') return { state: before, problem: pairs };
+  const replaced = replacedBy(now.rig, pairs);
   now = wired(now, pairs);
-  return { state: now, line: { ...line, wired: `${on.device} ${on.numbers}` } };
+  return { state: now, line: { ...line, wired: `${on.device} ${on.numbers}`, replaced } };
 }
 
 /** Works out a typed list of gear, without making it. @param room where devices stand that are given no other. */

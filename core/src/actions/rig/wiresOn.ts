@@ -3,6 +3,7 @@ import { didYouMean, nearestNames } from '../../text/nearestName';
 import type { WiredOn } from '../../typed/gear/wiredOn';
 import { planLoom } from '../../typed/wiring/loom';
 import type { WirePair } from '../../typed/wiring/wirePlan';
+import { planWires } from '../../typed/wiring/wirePlan';
 import { loomProblemSentence } from '../../words/loomWording';
 
 /** Both ways between a unit and the sockets it stands on: out to its inputs, and back from its outputs. */
@@ -32,3 +33,7 @@ export function wiresOn(rig: Rig, unit: Device, on: WiredOn): readonly WirePair[
   }
   return pairs;
 }
+
+/** How many wires make way for others: an input hears one. */
+export const replacedBy = ({ hardwires }: Rig, pairs: readonly WirePair[]): number =>
+  planWires(hardwires, pairs).wires.filter(({ change }) => change === 'replaces').length;

@@ -8,7 +8,16 @@ import type { Counterpart } from './counterparts';
 /** What of a session has no counterpart in another rig, and is left out when it is taken over. */
 export interface LeftOut {
   readonly what:
-    'line' | 'insert' | 'pin' | 'cords' | 'knobs' | 'host' | 'automation' | 'readings' | 'headphones';
+    | 'line'
+    | 'insert'
+    | 'pin'
+    | 'cords'
+    | 'knobs'
+    | 'host'
+    | 'automation'
+    | 'readings'
+    | 'waivers'
+    | 'headphones';
   /** The line, scene or performer it is left out of; empty where it is the session itself. */
   readonly of: string;
   /** The device, place or cord of the other rig. */

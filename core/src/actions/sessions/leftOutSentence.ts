@@ -12,6 +12,10 @@ const WORDING: Readonly<Record<LeftOut['what'], (left: LeftOut) => string>> = {
   host: ({ missing }) => `The host ${missing} is not here. Say under Mix which host the tracks run on.`,
   automation: ({ missing }) => `The automated console ${missing} is not here.`,
   readings: ({ missing }) => `What a meter showed at ${missing} is left out.`,
+  waivers: ({ count }) =>
+    count === 1
+      ? 'One waived finding is left out, since it names places of the other rig.'
+      : `${String(count)} waived findings are left out, since they name places of the other rig.`,
   headphones: ({ of, missing }) => `${of} loses the headphones ${missing}.`,
 };
 

@@ -1,12 +1,12 @@
 import { soundsOver } from '../soundsOver';
 import { sourceRef } from '../../scene/places';
-import { settingsOf } from '../../rig/buildDevice';
 import { stationOfRole } from '../../routing/realise';
 import { TOLERANCE } from '../../units/tolerance';
 import type { WorkedScene, PlannedThread } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { FindingDetail } from '../findingDetail';
 import { gainKnobOf } from '../../scene/gainKnobOf';
+import { referenceKnob } from '../../scene/referenceOf';
 import type { Rule } from '../rule';
 
 type Figures = Extract<FindingDetail, { rule: 'over-max-input' }>['figures'];
@@ -33,8 +33,8 @@ function higherReference(context: WorkedScene, planned: PlannedThread, rung: num
   const converter = planned.stations.find(
     (station) => station.role === 'converter' && station.in === entered?.lane,
   );
-  const device = converter && context.devices.get(converter.device);
-  const spec = device && settingsOf(device).find((candidate) => candidate.setting === 'adcReferenceDbu');
+  // Mic inputs of an interface have none: their full scale is fixed.
+  const spec = converter && referenceKnob(context, converter)?.spec;
   const peak = entered?.peak ?? Infinity;
   return [...(spec?.range?.positions ?? [])].sort((a, b) => a - b).find((position) => position >= peak);
 }

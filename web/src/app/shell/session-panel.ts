@@ -2,6 +2,7 @@ import { editSet, editStudioName, fieldRead } from '@ft/core/edits/make';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { NgbDropdownModule } from '@ng-bootstrap/ng-bootstrap/dropdown';
 import { Store } from '@ngrx/store';
+import { readSessionName } from '@ft/core/actions/sessions/sessionName';
 import type { Edit } from '@ft/core/edits/make';
 import { referenceDbuOf } from '@ft/core/units/digitalLevel';
 import { formatLevel } from '@ft/core/units/format';
@@ -67,9 +68,23 @@ export class SessionPanel {
     const value = this.form()?.valueAt(key);
     if (control === undefined || (value === undefined && key !== 'date')) return;
     if (key === 'date' && this.form()?.problemAt(key) !== undefined) return;
+    // Two sessions of one name cannot be told apart: what was typed stays, and it is said why.
+    const taken = key === 'session' ? this.takenName(value as string) : undefined;
+    if (taken !== undefined) {
+      this.changes.complain(taken);
+      return;
+    }
     control.markAsPristine();
     const was = this.stored()[key];
     if (value !== was) this.change(key as keyof SessionFacts, value, was);
+  }
+
+  private takenName(name: string): string | undefined {
+    const [studio, session] = [this.studio(), this.found()?.session];
+    if (studio === null || session === undefined) return undefined;
+    const kind = session.template === true ? 'template' : 'session';
+    const read = readSessionName(studio, kind, name, session.id);
+    return read.ok ? undefined : read.sentence;
   }
 
   private change(key: keyof SessionFacts, value: unknown, was: unknown): void {

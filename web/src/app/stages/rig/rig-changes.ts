@@ -51,11 +51,15 @@ export class RigChanges {
       if (added !== undefined) this.complain(`${added.sentence} Nothing was added.`);
       return [];
     }
-    const { edits, ids, names, streams } = added.value;
+    const { edits, ids, names, streams, replaced } = added.value;
     const [name = device.name] = names;
     this.change(count === 1 ? `Add ${name}` : `Add ${String(count)} × ${device.name}`, edits);
     if (streams > 0)
       this.changes.say(`${name} is joined with the host of its room: ${String(streams)} streams.`);
+    if (replaced > 0)
+      this.changes.say(
+        `${replaced === 1 ? 'One wire' : `${String(replaced)} wires`} made way for ${name}. Undo brings everything back.`,
+      );
     return ids;
   }
 
