@@ -70,8 +70,6 @@ test('from the empty program and a written list to a thread of one’s own in at
   await act('write down the gear', () => page.getByLabel('Devices, one a line or with commas').fill(list));
   await act('make the devices', () => page.getByRole('button', { name: 'Make 5 devices' }).click());
   await expect(page.getByRole('gridcell', { name: 'Compressor 2' })).toBeVisible();
-  await act('go to the cords', () => page.getByRole('tab', { name: /Cords/ }).click());
-  await act('hang up the usual', () => page.getByRole('button', { name: 'Hang up the usual cords' }).click());
   await act('go to the input list', () => page.getByRole('link', { name: /^Track/ }).click());
   const line = page.getByPlaceholder('Source: microphone > stations');
   await act('write the line', () => line.fill('Voice: dynamic'));

@@ -256,6 +256,18 @@ describe('one kind of device added in the form', () => {
 });
 
 describe('a usual hook of cords', () => {
+  it('is hung up with a typed list where it is wanted', () => {
+    const text = '4 condensers, interface with 4 mic inputs';
+    expect(planned(text).cords).toBe(0);
+    const plan = gearPlan(bare.rig, text, ROOM, true);
+    if (!plan.ok) throw new Error('it is understood');
+    expect(plan.cords).toBe(2);
+    expect(after(bare, plan.edits).rig.cords.map(({ name, count }) => [name, count])).toEqual([
+      ['Mic cable', 4],
+      ['Mic cable', 8],
+    ]);
+  });
+
   it('has what fits the jacks that are there, and nothing for a room without any', () => {
     expect(missingCords(bare.rig)).toEqual([]);
     const small = typed('4 condensers, interface with 4 mic inputs');

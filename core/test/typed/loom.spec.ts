@@ -206,3 +206,30 @@ describe('moving wires that are there', () => {
     expect(read.ok && read.plan.edits.length).toBeGreaterThan(8);
   });
 });
+
+describe('a row of exactly these words', () => {
+  const stage = studioOf({
+    devices: [
+      { id: 'box', name: 'Stagebox', type: 'stagebox', params: { inputs: 8, outputs: 8 } },
+      { id: 'amp', name: 'Amplifier', type: 'powerAmp', params: { channels: 2 } },
+      { id: 'bay', name: 'Bay', type: 'patchbay', params: { columns: 8 } },
+    ],
+  });
+  const ends = (from: string, to: string): readonly string[] => {
+    const read = planLoom(stage.rig, wish(from, to));
+    if (!read.ok) throw new Error(loomProblemSentence(read.problem));
+    return read.plan.wires.map((wire) => `${wire.from} → ${wire.to}`);
+  };
+
+  it('is meant, whatever else has these words in its name', () => {
+    expect(ends('Stagebox out 1-2', 'Amplifier in 1-2')).toEqual([
+      'box/out-1/1 → amp/in-1/1',
+      'box/out-2/1 → amp/in-2/1',
+    ]);
+    expect(ends('Stagebox madi out 1 1', 'Bay 1 upper')).toEqual(['box/madi-out-1/1 → bay/upper-rear-1/1']);
+  });
+
+  it('is still the rear one of two that differ by their face alone', () => {
+    expect(ends('Bay 3 lower', 'Amplifier in 1')).toEqual(['bay/lower-rear-3/1 → amp/in-1/1']);
+  });
+});

@@ -12,6 +12,7 @@ import { planWires } from '../../typed/wiring/wirePlan';
 import type { Added, Rigging } from './addDevices';
 import { addedDevices } from './addDevices';
 import { hostStreams } from './hostStreams';
+import { usualHookEdits } from './usualHook';
 import { replacedBy, wiresOn } from './wiresOn';
 
 /** What an entry of a typed list becomes. */
@@ -36,6 +37,8 @@ export type GearPlan =
       readonly devices: number;
       /** Wires between hosts and interfaces that are joined by being in one room. */
       readonly streams: number;
+      /** Kinds of cords that are hung up with it. */
+      readonly cords: number;
       readonly edits: readonly Edit[];
     }
   | { readonly ok: false; readonly problems: readonly GearProblem[] };
@@ -122,8 +125,12 @@ function step(before: State, entry: GearEntry, otherwise: RoomId): Step {
   return { state: now, line: { ...line, wired: `${on.device} ${on.numbers}`, replaced } };
 }
 
-/** Works out a typed list of gear, without making it. @param room where devices stand that are given no other. */
-export function gearPlan(rig: Rig, text: string, room: RoomId): GearPlan {
+/**
+ * Works out a typed list of gear, without making it.
+ * @param room where devices stand that are given no other.
+ * @param withCords whether the usual cords for what is then there are hung up as well.
+ */
+export function gearPlan(rig: Rig, text: string, room: RoomId, withCords = false): GearPlan {
   const { entries, problems: unread } = readGear(text);
   const problems: GearProblem[] = [...unread];
   const lines: GearLine[] = [];
@@ -142,12 +149,12 @@ export function gearPlan(rig: Rig, text: string, room: RoomId): GearPlan {
   const known = new Set<string>(rig.devices.map(({ id }) => id));
   const fresh = new Set(state.rig.devices.map(({ id }) => id).filter((id) => !known.has(id)));
   const streams = hostStreams(state.rig, fresh);
+  const cords = withCords ? usualHookEdits(state.rig) : [];
   return {
     ok: true,
     lines,
-    devices: fresh.size,
-    streams: streams.length,
-    edits: wired(state, streams).edits,
+    ...{ devices: fresh.size, streams: streams.length, cords: cords.length },
+    edits: [...wired(state, streams).edits, ...cords],
   };
 }
 

@@ -54,8 +54,8 @@ export interface RigAnswers {
   rowNames(direction: 'in' | 'out'): readonly string[];
   wirePreview(wish: WireWish): WirePreview;
   rigNotes(): readonly RigNoteView[];
-  /** A typed list of devices, worked out. */
-  gear(text: string, room: RoomId): GearPlan;
+  /** A typed list of devices, worked out, with the usual cords for them where they are wanted. */
+  gear(text: string, room: RoomId, withCords: boolean): GearPlan;
   faults(): readonly FaultLine[];
   readTable(table: RigTableName, text: string): TableReading;
   writeTable(table: RigTableName): string;
@@ -82,7 +82,7 @@ export function createRigAnswers(there: () => WorkerState): RigAnswers {
     wireEnds: (direction, text) => wireEnds(there().context, direction, text),
     rowNames: (direction) => rowNames(there().context, direction),
     wirePreview: (wish) => wirePreview(there().context, wish),
-    gear: (text, room) => gearPlan(there().studio.rig, text, room),
+    gear: (text, room, withCords) => gearPlan(there().studio.rig, text, room, withCords),
     rigNotes() {
       const { rig, graph } = there().context;
       return rigNoteViews(rigCheck(rig), (id) => graph.lanes[graph.laneIndex.get(id) ?? -1]?.name ?? id);

@@ -15,6 +15,7 @@ import { studioFeature } from '../../../state/studio.feature';
 import { AnswerState } from '../../../ui/answer';
 import { Pick } from '../../../ui/form/pick';
 import { TextArea } from '../../../ui/form/text-area';
+import { Tick } from '../../../ui/form/tick';
 import { RigChanges } from '../rig-changes';
 
 /** While somebody types, the list is worked out this long after the last letter, ms. */
@@ -23,7 +24,7 @@ const SETTLED_MS = 150;
 /** A room's gear as a typed or pasted list: what it will be is shown before it is made. */
 @Component({
   selector: 'ft-gear-list',
-  imports: [AnswerState, Pick, TextArea],
+  imports: [AnswerState, Pick, TextArea, Tick],
   templateUrl: './gear-list.html',
   styleUrl: './gear-list.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -38,10 +39,19 @@ export class GearList {
   );
   protected readonly room = linkedSignal(() => this.rooms()[0]?.value ?? ('' as RoomId));
 
+  /** A hook with nothing on it wants its usual cords; one that has some is somebody's own. */
+  protected readonly withCords = linkedSignal(() => this.studio()?.rig.cords.length === 0);
+
   private readonly wish = computed(() =>
-    this.text().trim() === '' ? undefined : { text: this.text(), room: this.room() },
+    this.text().trim() === ''
+      ? undefined
+      : { text: this.text(), room: this.room(), withCords: this.withCords() },
   );
-  protected readonly plan = askedAbout(this.wish, (api, { text, room }) => api.gear(text, room), SETTLED_MS);
+  protected readonly plan = askedAbout(
+    this.wish,
+    (api, { text, room, withCords }) => api.gear(text, room, withCords),
+    SETTLED_MS,
+  );
   protected readonly ready = computed(() => {
     const plan = this.plan();
     return plan?.ok === true && plan.devices > 0 ? plan : undefined;
