@@ -95,10 +95,13 @@ import { Api } from '../state/api.service';
       text-align: right;
     }
     thead th:nth-child(1) {
-      width: 28%;
+      width: 25%;
+    }
+    thead th:nth-child(2) {
+      width: 21%;
     }
     thead th:nth-child(4) {
-      width: 24%;
+      width: 22%;
     }
     @media (min-width: 56rem) {
       td {

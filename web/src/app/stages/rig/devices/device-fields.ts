@@ -15,11 +15,15 @@ function typicalOf({ required, typical }: ParamField): string {
   return typical === undefined ? 'not known' : `typical ${shown(typical)}`;
 }
 
+/** Reference positions and gain steps are lists: they are read whole, not scrolled through. */
+const LIST_WIDTH_REM = 11;
+
 /** A parameter of a kind of device, as a field of a form. */
 export function deviceField(param: ParamField): FormField {
   const { name, unit } = paramTitle(param.key);
   return {
     ...{ key: param.key, label: name, unit, kind: KINDS[param.kind], typical: typicalOf(param) },
+    ...(param.kind === 'numbers' && { widthRem: LIST_WIDTH_REM }),
     ...(param.kind === 'choice' && { choices: param.choices.map((value) => ({ value, name: value })) }),
   };
 }
