@@ -1,4 +1,12 @@
-import { copyFileSync, existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  copyFileSync,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import {
@@ -155,6 +163,24 @@ describe('ft sessions', () => {
     const stand = `${condenser!.name}=${others.at(-1)!.name}`;
     const stood = run('sessions', here, 'take-over', file, '--as', 'Visitor', '--stand', stand);
     expect(stood.out).not.toContain(`there is no ${condenser!.name} here`);
+    const half = run('sessions', here, 'take-over', file, '--as', 'Visitor', '--stand', condenser!.name);
+    expect([half.code, half.err]).toEqual([2, expect.stringContaining('--stand "Theirs=Ours"')]);
+  });
+
+  it('leaves what stands there and no half of a file where a bundle cannot be written', () => {
+    const there = join(folder, 'not-a-file');
+    mkdirSync(join(there, 'kept'), { recursive: true });
+    const deeds = [
+      ['sessions', file, 'new', 'Reel 1'],
+      ['route', file],
+    ];
+    for (const deed of deeds)
+      for (const place of [there, join(folder, 'nowhere', 'reel.thread.json')]) {
+        const { code, err } = run(...deed, '--out', place);
+        expect([code, err]).toEqual([2, expect.stringContaining(`“${place}” cannot be written`)]);
+      }
+    expect(readdirSync(there)).toEqual(['kept']);
+    expect(readdirSync(folder).filter((name) => name.endsWith('.part'))).toEqual([]);
   });
 
   it.each([

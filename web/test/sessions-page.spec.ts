@@ -1,6 +1,7 @@
 import { Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
-import { of } from 'rxjs';
+import { of, Subject } from 'rxjs';
+import type { StudioAt } from '@ft/contract/studioAt';
 import { editAdd, editFloorScene } from '@ft/core/edits/make';
 import { writeBundle } from '@ft/core/formats/bundle';
 import { SessionListPage } from '../src/app/see/sessions/session-list-page';
@@ -219,6 +220,25 @@ describe('a session of another rig', () => {
     page.fixture.detectChanges();
     pick(page, 'From the studio', 'Glass Lane');
     await page.says('there is no Old condenser here');
+  });
+
+  it('of a studio that comes late does not take the place of the file chosen meanwhile', async () => {
+    const listed = { revision: 0, changedAt: '2026-03-01T10:00:00Z', sessions: [] };
+    jest.spyOn(app.api, 'studios').mockReturnValue(of([{ id: 'glass-lane', name: 'Glass Lane', ...listed }]));
+    const late = new Subject<StudioAt>();
+    jest.spyOn(app.api, 'studio').mockReturnValue(late);
+    page = app.mount(TakeOverPage);
+    page.fixture.detectChanges();
+    pick(page, 'From the studio', 'Glass Lane');
+    await choose(writeBundle(other()));
+    await drawn('Old condenser');
+    const [session] = sessions();
+    const studio = { ...app.api.studioNow, sessions: [{ ...session!, name: 'Late reel' }] };
+    late.next({ revision: 0, incarnation: 'x', studio });
+    await new Promise((done) => setTimeout(done));
+    page.fixture.detectChanges();
+    expect(page.element.textContent).not.toContain('Late reel');
+    expect(page.element.textContent).toContain(LEDGER);
   });
 });
 

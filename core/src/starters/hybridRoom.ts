@@ -1,23 +1,9 @@
 import { numbersTo } from '../rig/catalogue/params';
 import type { Answers, Ask, Starter, StarterDevice, StarterLine, StarterLoom } from './starter';
 import { count } from './starter';
-import type { Unit } from './starterGear';
-import {
-  asked,
-  channelsOf,
-  idOf,
-  insertLines,
-  joined,
-  loom,
-  monitored,
-  monitors,
-  patchCords,
-  run,
-  sockets,
-  typical,
-  unitAsks,
-  unitsOf,
-} from './starterGear';
+import type { Unit } from './starterOutboard';
+import { asked, idOf, joined, loom, monitored, monitors, patchCords, run, typical } from './starterGear';
+import { channelsOf, insertLines, sockets, unitAsks, unitsOf } from './starterOutboard';
 
 const ROOM = 'mix';
 const [HOST, DEVICE, SUM] = ['DAW', 'Converter', 'Summing mixer'];

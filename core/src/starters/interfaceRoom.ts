@@ -1,22 +1,10 @@
 import type { Answers, Ask, Starter, StarterDevice, StarterLoom } from './starter';
 import { count } from './starter';
-import type { Sources, Unit } from './starterGear';
-import {
-  asked,
-  channelsOf,
-  idOf,
-  insertLines,
-  joined,
-  loom,
-  micCables,
-  microphones,
-  monitored,
-  monitors,
-  sockets,
-  typical,
-  unitAsks,
-  unitsOf,
-} from './starterGear';
+import type { Sources } from './starterMicrophones';
+import type { Unit } from './starterOutboard';
+import { asked, idOf, joined, loom, monitored, monitors, typical } from './starterGear';
+import { micCables, microphones } from './starterMicrophones';
+import { channelsOf, insertLines, sockets, unitAsks, unitsOf } from './starterOutboard';
 
 const ROOM = 'room';
 const [HOST, DEVICE] = ['DAW', 'Interface'];

@@ -1,18 +1,9 @@
 import { numbersTo } from '../rig/catalogue/params';
 import type { Answers, Ask, Starter, StarterDevice, StarterLine, StarterLoom } from './starter';
 import { count } from './starter';
-import type { Sources } from './starterGear';
-import {
-  asked,
-  idOf,
-  joined,
-  loom,
-  micCables,
-  microphones,
-  monitored,
-  monitors,
-  typical,
-} from './starterGear';
+import type { Sources } from './starterMicrophones';
+import { asked, idOf, joined, loom, monitored, monitors, typical } from './starterGear';
+import { micCables, microphones } from './starterMicrophones';
 
 const ROOM = 'room';
 const [HOST, DEVICE, LOOPS] = ['DAW', 'Interface', 'Pedal loops'];

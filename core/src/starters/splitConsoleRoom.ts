@@ -1,24 +1,10 @@
 import type { Answers, Ask, DeviceInput, Starter, StarterDevice, StarterLoom } from './starter';
 import { count } from './starter';
-import type { Sources, Unit } from './starterGear';
-import {
-  asked,
-  channelsOf,
-  idOf,
-  insertLines,
-  joined,
-  loom,
-  micCables,
-  microphones,
-  onLines,
-  patchCords,
-  run,
-  sockets,
-  speakers,
-  typical,
-  unitAsks,
-  unitsOf,
-} from './starterGear';
+import type { Sources } from './starterMicrophones';
+import type { Unit } from './starterOutboard';
+import { asked, idOf, joined, loom, patchCords, run, speakers, typical } from './starterGear';
+import { micCables, microphones, onLines } from './starterMicrophones';
+import { channelsOf, insertLines, sockets, unitAsks, unitsOf } from './starterOutboard';
 
 const [CONTROL, LIVE] = ['control', 'live'];
 const [HOST, DEVICE, DESK, LINES] = ['DAW', 'Converter', 'Console', 'Live room lines'];

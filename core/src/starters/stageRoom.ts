@@ -1,20 +1,9 @@
 import { numbersTo } from '../rig/catalogue/params';
 import type { Answers, Ask, Starter, StarterDevice, StarterKnobs, StarterLoom } from './starter';
 import { count } from './starter';
-import type { Sources } from './starterGear';
-import {
-  asked,
-  following,
-  idOf,
-  joined,
-  loom,
-  master,
-  micCables,
-  microphones,
-  positionOf,
-  run,
-  typical,
-} from './starterGear';
+import type { Sources } from './starterMicrophones';
+import { asked, following, idOf, joined, loom, master, positionOf, run, typical } from './starterGear';
+import { micCables, microphones } from './starterMicrophones';
 
 const [STAGE, DESK_PLACE] = ['stage', 'desk'];
 const [HOST, DEVICE, DESK, BOX] = ['Recorder', 'Recorder interface', 'Desk', 'Stagebox'];

@@ -1,17 +1,7 @@
 import { idFromName } from '../rig/ids';
 import { settingsOf } from '../rig/buildDevice';
-import { numbersTo } from '../rig/catalogue/params';
 import { deviceSchema } from '../rig/rigSchema';
-import type {
-  Answers,
-  Ask,
-  DeviceInput,
-  StarterDevice,
-  StarterLine,
-  StarterLoom,
-  StarterPlan,
-} from './starter';
-import { count } from './starter';
+import type { DeviceInput, StarterDevice, StarterLoom, StarterPlan } from './starter';
 
 /** The id a device gets from its name; names in a starter room are all different. */
 export const idOf = (name: string): string => idFromName(name, new Set(), 'device');
@@ -51,131 +41,6 @@ export const loom = (from: string, to: string, pairing?: StarterLoom['pairing'])
 export const run = (first: number, count: number): string =>
   count === 1 ? String(first) : `${String(first)}-${String(first + count - 1)}`;
 
-/** Sources a band or an ensemble has, in the order in which they are usually numbered. Common practice, no source. */
-const SOURCES = [
-  { source: 'Voice', condenser: true, levelDbSpl: 90, crestDb: 14 },
-  { source: 'Guitar amplifier', condenser: false, levelDbSpl: 104, crestDb: 12 },
-  { source: 'Acoustic guitar', condenser: true, levelDbSpl: 84, crestDb: 16 },
-  { source: 'Snare drum', condenser: false, levelDbSpl: 112, crestDb: 20 },
-  { source: 'Piano left', condenser: true, levelDbSpl: 88, crestDb: 18 },
-  { source: 'Piano right', condenser: true, levelDbSpl: 88, crestDb: 18 },
-  { source: 'Bass amplifier', condenser: false, levelDbSpl: 104, crestDb: 12 },
-  { source: 'Room', condenser: true, levelDbSpl: 88, crestDb: 18 },
-] as const;
-
-/** Figures of the two usual kinds of microphone. From memory of many data sheets. */
-const CONDENSER = {
-  principle: 'condenser',
-  sensitivityMvPerPa: 14,
-  sourceOhm: 200,
-  selfNoiseDbSpl: 14,
-  maxDbSpl: 134,
-};
-const DYNAMIC = { principle: 'dynamic', sensitivityMvPerPa: 1.9, sourceOhm: 250 };
-
-export interface Sources {
-  readonly devices: readonly StarterDevice[];
-  readonly lines: readonly StarterLine[];
-}
-
-/** So many microphones of the two usual kinds, each on a source, as lines of the first session. */
-export function microphones(count: number, room: string): Sources {
-  const kinds = numbersTo(count).map((n) => {
-    const kind = SOURCES[(n - 1) % SOURCES.length] ?? SOURCES[0];
-    const round = Math.floor((n - 1) / SOURCES.length) + 1;
-    return { ...kind, source: round === 1 ? kind.source : `${kind.source} ${String(round)}` };
-  });
-  const nameOf = (at: number): string => {
-    const { condenser } = kinds[at] ?? SOURCES[0];
-    const number = kinds.slice(0, at + 1).filter((each) => each.condenser === condenser).length;
-    return `${condenser ? 'Condenser' : 'Dynamic'} ${String(number)}`;
-  };
-  return {
-    devices: kinds.map(({ condenser }, at) =>
-      asked(nameOf(at), room, 'microphone', condenser ? CONDENSER : DYNAMIC),
-    ),
-    lines: kinds.map(({ source, condenser, levelDbSpl, crestDb }, at) => ({
-      ...{ source, levelDbSpl, crestDb, phantom: condenser },
-      from: `${idOf(nameOf(at))}/out/1`,
-      trackName: source.toUpperCase().slice(0, 12),
-    })),
-  };
-}
-
-/** What is asked about outboard. @param why what comes of each kind in the room. */
-export const unitAsks = (
-  most: { readonly compressors: number; readonly equalisers: number },
-  usual: { readonly compressors: number; readonly equalisers: number },
-  why: { readonly compressors: string; readonly equalisers: string },
-): readonly Ask[] => [
-  {
-    ...{ key: 'compressors', kind: 'count', one: 'compressor', label: 'Mono compressors' },
-    ...{ least: 0, most: most.compressors, usual: usual.compressors, why: why.compressors },
-  },
-  {
-    ...{ key: 'equalisers', kind: 'count', one: 'equaliser', label: 'Stereo equalisers' },
-    ...{ least: 0, most: most.equalisers, usual: usual.equalisers, why: why.equalisers },
-  },
-];
-
-/** The outboard that was answered. */
-export const unitsOf = (answers: Answers, room: string, rack: string): readonly Unit[] =>
-  outboard(count(answers, 'compressors'), count(answers, 'equalisers'), room, rack);
-
-/** A unit of outboard with one or two channels, as an insert of the first session. */
-export interface Unit {
-  readonly name: string;
-  readonly channels: 1 | 2;
-  readonly device: StarterDevice;
-}
-
-/** Compressors of one channel, then equalisers of two: the outboard most rooms begin with. Common practice, no source. */
-function outboard(compressors: number, equalisers: number, room: string, rack?: string): readonly Unit[] {
-  return [
-    ...numbersTo(compressors).map((n): Unit => {
-      const name = `Compressor ${String(n)}`;
-      return { name, channels: 1, device: asked(name, room, 'dynamics', { channels: 1 }, rack) };
-    }),
-    ...numbersTo(equalisers).map((n): Unit => {
-      const name = `Equaliser ${String(n)}`;
-      return { name, channels: 2, device: asked(name, room, 'equaliser', { channels: 2 }, rack) };
-    }),
-  ];
-}
-
-/** The sockets of a unit as they are typed: "Equaliser 1 in A". */
-export const sockets = ({ name, channels }: Unit, direction: 'in' | 'out'): readonly string[] =>
-  channels === 1 ? [`${name} ${direction}`] : ['A', 'B'].map((side) => `${name} ${direction} ${side}`);
-
-/** The stations of a unit. */
-export const stationsOf = ({ name, channels }: Unit): readonly string[] =>
-  channels === 1 ? [`${idOf(name)}/channel-a`] : ['a', 'b'].map((side) => `${idOf(name)}/channel-${side}`);
-
-/** Lines that go out of the host, through each unit and back to the same number. */
-export function insertLines(
-  units: readonly Unit[],
-  host: string,
-  firstOutput: number,
-): readonly StarterLine[] {
-  const stations = units.flatMap((unit) =>
-    stationsOf(unit).map((station, side) => ({
-      station,
-      source: unit.channels === 1 ? unit.name : `${unit.name} ${side === 0 ? 'left' : 'right'}`,
-    })),
-  );
-  return stations.map(({ station, source }, i) => ({
-    ...{ source, purpose: 'insert', from: `${host}/output/${String(firstOutput + i)}` },
-    ...{ inserts: [station], trackName: '', crestDb: 14 },
-  }));
-}
-
-export const channelsOf = (units: readonly Unit[]): number =>
-  units.reduce((sum, { channels }) => sum + channels, 0);
-
-/** Each line by the wall socket of its number. */
-export const onLines = (lines: readonly StarterLine[], panel: string): readonly StarterLine[] =>
-  lines.map((line, i) => ({ ...line, pins: { 'room-jack': `${idOf(panel)}/line-${String(i + 1)}` } }));
-
 /** Two loudspeakers with amplifiers of their own. */
 export const speakers = (room: string): readonly StarterDevice[] =>
   ['left', 'right'].map((side) => typical(`Monitor ${side}`, room, 'loudspeaker', { distanceM: 1.2 }));
@@ -198,15 +63,6 @@ export const monitored = (left: string, right: string): readonly StarterLoom[] =
 export const joined = (host: string, device: string, streams: number, first = 1): readonly StarterLoom[] => [
   loom(`${device} to host ${run(1, streams)}`, `${host} stream in ${run(first, streams)}`),
   loom(`${host} stream out ${run(first, streams)}`, `${device} from host ${run(1, streams)}`),
-];
-
-/** The usual hook: mic cables for so many microphones and a few to spare. */
-export const micCables = (microphones: number): StarterPlan['cords'] => [
-  {
-    ...{ id: 'mic-5', name: 'Mic cable', connectors: ['xlr', 'xlr'], lengthM: 5, colour: 'black' },
-    count: microphones + 4,
-  },
-  { id: 'mic-10', name: 'Mic cable', connectors: ['xlr', 'xlr'], lengthM: 10, colour: 'black', count: 4 },
 ];
 
 /** Patch cords for so many places on the bays. */

@@ -1,7 +1,7 @@
 import { numbersTo } from '../rig/catalogue/params';
 import type { Answers, Ask, Starter, StarterDevice, StarterLoom } from './starter';
 import { count } from './starter';
-import type { Sources } from './starterGear';
+import type { Sources } from './starterMicrophones';
 import {
   asked,
   following,
@@ -9,14 +9,12 @@ import {
   joined,
   loom,
   master,
-  micCables,
-  microphones,
   monitored,
   monitors,
-  onLines,
   run,
   typical,
 } from './starterGear';
+import { micCables, microphones, onLines } from './starterMicrophones';
 
 const [CONTROL, LIVE] = ['control', 'live'];
 const [HOST, DEVICE, DESK, LINES] = ['DAW', 'Converter', 'Desk', 'Live room lines'];

@@ -1,5 +1,5 @@
-import { parseArgs } from 'node:util';
 import { BadInput } from './badInput';
+import { readArgs } from './readArgs';
 import { USAGE } from './usage';
 
 const COMMANDS = ['backup', 'restore', 'verify'] as const;
@@ -22,18 +22,9 @@ const OPTIONS = {
 export function readDataRequest(argv: readonly string[], now: string): DataRequest | undefined {
   const command = COMMANDS.find((word) => word === argv[0]);
   if (command === undefined) return undefined;
-  try {
-    const { values, positionals } = parseArgs({
-      args: argv.slice(1),
-      options: OPTIONS,
-      allowPositionals: true,
-    });
-    const [target, ...rest] = positionals;
-    if (rest.length > 0) throw new BadInput(USAGE);
-    const { into, json } = values;
-    return { command, json, now, ...(target && { target }), ...(into && { into }) };
-  } catch (error) {
-    if (error instanceof BadInput) throw error;
-    throw new BadInput(`${error instanceof Error ? error.message : String(error)}\n\n${USAGE}`);
-  }
+  const { values, positionals } = readArgs(argv.slice(1), OPTIONS);
+  const [target, ...rest] = positionals;
+  if (rest.length > 0) throw new BadInput(USAGE);
+  const { into, json } = values;
+  return { command, json, now, ...(target && { target }), ...(into && { into }) };
 }

@@ -1,10 +1,10 @@
-import { parseArgs } from 'node:util';
 import { scenesInOrder } from '@ft/core/session/scenesInOrder';
 import type { Scene, Session } from '@ft/core/session/sessionSchema';
 import { sessionsInOrder, templatesOf } from '@ft/core/session/sessionsInOrder';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { BadInput } from './badInput';
 import { named, studioIn } from './bundleFile';
+import { readArgs } from './readArgs';
 import { USAGE } from './usage';
 
 export const COMMANDS = ['check', 'trace', 'levels', 'route'] as const;
@@ -32,19 +32,9 @@ const OPTIONS = {
   help: { type: 'boolean', short: 'h', default: false },
 } as const;
 
-function parsed(
-  argv: readonly string[],
-): ReturnType<typeof parseArgs<{ options: typeof OPTIONS; allowPositionals: true }>> {
-  try {
-    return parseArgs({ args: [...argv], options: OPTIONS, allowPositionals: true });
-  } catch (error) {
-    throw new BadInput(`${error instanceof Error ? error.message : String(error)}\n\n${USAGE}`);
-  }
-}
-
 /** Reads a command line. Throws `BadInput` with the remedy in its message; undefined when help was asked for. */
 export function readRequest(argv: readonly string[]): CliRequest | undefined {
-  const { values, positionals } = parsed(argv);
+  const { values, positionals } = readArgs(argv, OPTIONS);
   if (values.help) return undefined;
   const [word, file, ...rest] = positionals;
   const command = COMMANDS.find((candidate) => candidate === word);

@@ -1,9 +1,7 @@
-import { writeFileSync } from 'node:fs';
 import type { RouteOutput } from '@ft/contract/cliOutput';
 import { namingOf } from '@ft/core/words/naming';
 import { obstacleSentence } from '@ft/core/words/obstacleWording';
 import { applyChange } from '@ft/core/edits/change';
-import { writeBundle } from '@ft/core/formats/bundle';
 import { compile } from '@ft/core/graph/compile';
 import { movementsOf } from '@ft/core/views/routing/movements';
 import { routeEdits } from '@ft/core/actions/track/threadEdits';
@@ -11,13 +9,14 @@ import { route as routeThreads } from '@ft/core/routing/route';
 import type { Answer } from './answer';
 import { headOf, titleOf } from './head';
 import type { CliRequest } from './request';
+import { writeBundleFile } from './writeBundleFile';
 
 /** Writes the bundle with the scene routed. */
 function write({ studio, session, scene, out }: CliRequest): void {
   if (out === undefined) return;
   const result = applyChange(studio, routeEdits(studio, { session: session.id, scene: scene.id }));
   if (!result.ok) throw new Error('the router made cords that do not hold together');
-  writeFileSync(out, writeBundle(result.value));
+  writeBundleFile(out, result.value);
 }
 
 /** `ft route`: routes the threads of a scene. */

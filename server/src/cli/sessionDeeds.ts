@@ -67,6 +67,10 @@ function partsIn(keep: string | undefined): ReadonlySet<SessionPart> {
 function chosenIn(stand: readonly string[], theirs: Rig, ours: Rig): ChosenCounterparts {
   return Object.fromEntries(
     stand.map((text) => {
+      if (!text.includes('='))
+        throw new BadInput(
+          `“${text}” does not say what stands for it: --stand "Theirs=Ours", or "Theirs=" for nothing.`,
+        );
       const [one = '', other = ''] = text.split('=').map((side) => side.trim());
       const device = named(theirs.devices, one, 'device');
       return [device.id, other === '' ? null : named(ours.devices, other, 'device').id];

@@ -1,5 +1,3 @@
-import { writeFileSync } from 'node:fs';
-import { writeBundle } from '@ft/core/formats/bundle';
 import { applyNewChange } from '@ft/core/edits/change';
 import type { Edit } from '@ft/core/edits/make';
 import type { LeftOut } from '@ft/core/actions/sessions/crossing';
@@ -15,6 +13,7 @@ import { BadInput } from './badInput';
 import { studioIn } from './bundleFile';
 import { sessionDeed } from './sessionDeeds';
 import type { SessionsRequest } from './sessionsRequest';
+import { writeBundleFile } from './writeBundleFile';
 
 type Listed = SessionsOutput['sessions'][number];
 
@@ -56,11 +55,7 @@ function changed(studio: Studio, edits: readonly Edit[]): Studio {
 
 function written(studio: Studio, out: string | undefined): string {
   if (out === undefined) return 'Nothing was written. Say where to with --out FILE; it may be the same file.';
-  try {
-    writeFileSync(out, writeBundle(studio));
-  } catch {
-    throw new BadInput(`“${out}” cannot be written. Give a path in a folder that is there.`);
-  }
+  writeBundleFile(out, studio);
   return `Written to ${out}.`;
 }
 

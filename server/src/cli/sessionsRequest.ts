@@ -1,5 +1,5 @@
-import { parseArgs } from 'node:util';
 import { BadInput } from './badInput';
+import { readArgs } from './readArgs';
 import { USAGE } from './usage';
 
 /** What `ft sessions` does to a bundle, and what it is done to. */
@@ -44,20 +44,10 @@ const OPTIONS = {
 
 const SESSIONS = 'sessions';
 
-function parsed(
-  argv: readonly string[],
-): ReturnType<typeof parseArgs<{ options: typeof OPTIONS; allowPositionals: true }>> {
-  try {
-    return parseArgs({ args: [...argv], options: OPTIONS, allowPositionals: true });
-  } catch (error) {
-    throw new BadInput(`${error instanceof Error ? error.message : String(error)}\n\n${USAGE}`);
-  }
-}
-
 /** Reads `ft sessions …`; undefined where another command is meant. Throws `BadInput` with the remedy. */
 export function readSessionsRequest(argv: readonly string[]): SessionsRequest | undefined {
   if (argv[0] !== SESSIONS || argv.includes('--help') || argv.includes('-h')) return undefined;
-  const { values, positionals } = parsed(argv.slice(1));
+  const { values, positionals } = readArgs(argv.slice(1), OPTIONS);
   const [file, word = 'list', target = '', ...rest] = positionals;
   const deed = SESSION_DEEDS.find((each) => each === word);
   if (file === undefined || rest.length > 0) throw new BadInput(USAGE);

@@ -3,6 +3,7 @@ import type { StudioFindings } from '@ft/contract/studios';
 import { notFound } from '../http/refusal';
 import { wantedBy } from '../jobs/jobRoutes';
 import type { Jobs } from '../jobs/jobs';
+import type { Standing } from './documents';
 import type { StudioStore } from './studioStore';
 
 interface Parts {
@@ -17,6 +18,8 @@ interface Known {
   readonly findings: StudioFindings;
 }
 
+const atOf = ({ incarnation, revision }: Standing): string => `${incarnation} ${String(revision)}`;
+
 /** What the first screen asks of the sessions of a studio, beside their names. */
 export function sessionRoutes({ store, jobs, now }: Parts): Router {
   const router = Router();
@@ -24,16 +27,16 @@ export function sessionRoutes({ store, jobs, now }: Parts): Router {
   const known = new Map<string, Known>();
   router.get('/studios/:id/findings', async (request, response) => {
     const { id } = request.params;
-    const stored = await store.read(id);
-    if (stored === undefined) throw notFound('studio');
-    const at = `${stored.incarnation} ${String(stored.revision)}`;
+    const standing = await store.standing(id);
     const last = known.get(id);
-    if (last?.at === at) {
+    if (standing !== undefined && last?.at === atOf(standing)) {
       response.json(last.findings);
       return;
     }
+    const stored = await store.read(id);
+    if (stored === undefined) throw notFound('studio');
     const findings = await jobs.run('findings', stored.documents, wantedBy(request, response));
-    known.set(id, { at, findings });
+    known.set(id, { at: atOf(stored), findings });
     response.json(findings);
   });
   router.put('/studios/:id/sessions/:session/opened', async (request, response) => {

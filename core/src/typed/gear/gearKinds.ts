@@ -1,3 +1,4 @@
+import { USUAL_MICROPHONES } from '../../rig/catalogue/usualMicrophones';
 import type { GearSize, GearSizes } from './gearSizes';
 
 /** What is typed for a device: the words it goes by, and what they make of the catalogue's typical one. */
@@ -12,8 +13,6 @@ export interface GearKind {
   readonly sizes?: readonly GearSize[];
   readonly sized?: (sizes: GearSizes) => Readonly<Record<string, unknown>>;
 }
-
-const condenser = { principle: 'condenser', sensitivityMvPerPa: 14, selfNoiseDbSpl: 14, maxDbSpl: 134 };
 
 /** Params that hold a value, where it was said. */
 const said = (params: Readonly<Record<string, unknown>>): Readonly<Record<string, unknown>> =>
@@ -42,18 +41,18 @@ function streams({ mics = 0, ins, outs, connector }: GearSizes): Readonly<Record
   return said({ micInputs: mics, ...lines, opticalLinks: 0, hostStreams, connector });
 }
 
-/** Kinds of gear by the words engineers use. Figures of microphones are from memory of many data sheets. */
+/** Kinds of gear by the words engineers use. */
 export const GEAR_KINDS: readonly GearKind[] = [
   {
-    ...{ type: 'microphone', name: 'Condenser', params: condenser },
+    ...{ type: 'microphone', name: 'Condenser', params: USUAL_MICROPHONES.condenser },
     words: ['condenser', 'condenser microphone', 'condenser mic', 'large condenser', 'small condenser'],
   },
   {
-    ...{ type: 'microphone', name: 'Dynamic', params: { principle: 'dynamic', sensitivityMvPerPa: 1.9 } },
+    ...{ type: 'microphone', name: 'Dynamic', params: USUAL_MICROPHONES.dynamic },
     words: ['dynamic', 'dynamic microphone', 'dynamic mic'],
   },
   {
-    ...{ type: 'microphone', name: 'Ribbon', params: { principle: 'ribbon', sensitivityMvPerPa: 1.4 } },
+    ...{ type: 'microphone', name: 'Ribbon', params: USUAL_MICROPHONES.ribbon },
     words: ['ribbon', 'ribbon microphone', 'ribbon mic'],
   },
   {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
 import * as z from 'zod';
+import { sameValue } from '@ft/core/edits/sameValue';
 import type { Session } from '@ft/core/session/sessionSchema';
 import { templatesOf } from '@ft/core/session/sessionsInOrder';
 import { sessionLines } from '@ft/core/views/sessions/sessionLines';
@@ -75,7 +76,7 @@ export class SessionListPage {
           : [{ value: session.id, name: `as “${session.name}”, without what belongs to its day` }]),
       ];
     },
-    { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
+    { equal: sameValue },
   );
   private readonly freshSchema = z.object({ name: ownName('session', this.studio), from: z.string() });
   /** Another one only where there is another template: what is being typed stays. */

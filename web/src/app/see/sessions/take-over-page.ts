@@ -103,10 +103,13 @@ export class TakeOverPage {
     this.trouble.set([]);
     this.source.set(undefined);
     if (id === '') return;
+    // Whoever chose another one meanwhile is not led back.
+    const isWanted = (): boolean => this.chosenStudio() === id;
     try {
-      this.source.set((await firstValueFrom(this.studioApi.studio(id))).studio);
+      const { studio } = await firstValueFrom(this.studioApi.studio(id));
+      if (isWanted()) this.source.set(studio);
     } catch (error) {
-      this.trouble.set([messageOf(error)]);
+      if (isWanted()) this.trouble.set([messageOf(error)]);
     }
   }
 
