@@ -2,13 +2,18 @@ import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import type { Pointing } from '@ft/contract/events';
 import type { Stage } from '@ft/core/checks/rule';
+import type { Edit } from '@ft/core/edits/make';
+import { editAdd, editRemove } from '@ft/core/edits/make';
 import type { EntityRef } from '@ft/core/session/entityRef';
 import { Going } from '../src/app/shell/going';
+import { GonePlace } from '../src/app/shell/gone-place';
+import { HeaderBar } from '../src/app/shell/header-bar';
 import { Rail } from '../src/app/shell/rail';
 import { OPEN_PLACES, partAt, PARTS, placeName, STAGES } from '../src/app/shell/stages';
 import { Switchers } from '../src/app/shell/switchers';
 import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
+import { studioFeature } from '../src/app/state/studio.feature';
 import { WINDOW_ID } from '../src/app/state/window-id';
 import type { Bench } from './mount';
 import { bench, until } from './mount';
@@ -148,6 +153,34 @@ describe('the switchers', () => {
     const switchers = app.mount(Switchers);
     switchers.button(/^Studio: Saltglass Rooms/).click();
     await switchers.says('Studio Saltglass Rooms All studios');
+  });
+});
+
+describe('a session that is removed in another window', () => {
+  it('leads to those there are; nothing is planned, and nothing of it is told any more', async () => {
+    const studio = app.store.selectSignal(studioFeature.selectStudio);
+    const failure = app.store.selectSignal(planFeature.selectFailure);
+    const plan = app.store.selectSignal(planFeature.selectPlan);
+    await until(() => plan() !== null, 'the plan');
+    const ledger = studio()!.sessions[0]!;
+    const reel = { ...ledger, id: 'reel' as typeof ledger.id, name: 'Reel 1' };
+    const change = (...edits: readonly Edit[]): void => {
+      app.store.dispatch(StudioActions.change({ label: 'x', edits }));
+    };
+    change(editAdd('session', {}, reel));
+    change(editRemove('session', {}, ledger.id, ledger));
+    const gone = app.mount(GonePlace);
+    await until(() => plan() === null, 'no plan');
+    expect(failure()).toBeNull();
+    expect(app.mount(Switchers).text()).toMatch(/choose …(?!.*Tracking)/);
+    expect(app.mount(HeaderBar).text()).toContain('not checked');
+    const link = gone.element.querySelector<HTMLAnchorElement>('li a')!;
+    expect([link.textContent, link.getAttribute('href')]).toEqual([
+      'Open Reel 1',
+      expect.stringContaining(`/reel/${reel.scenes[0]!.id}/`),
+    ]);
+    change(editAdd('session', {}, ledger));
+    await until(() => plan() !== null, 'the plan of what is back');
   });
 });
 

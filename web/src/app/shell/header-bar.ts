@@ -41,6 +41,10 @@ export class HeaderBar {
   /** Nothing found is said only once something was looked at. */
   protected readonly planned = computed(() => this.plan() !== null);
   protected readonly failed = this.store.selectSignal(planFeature.selectFailure);
+  private readonly load = this.store.selectSignal(studioFeature.selectLoad);
+  private readonly found = this.store.selectSignal(studioFeature.selectFound);
+  /** The scene of the address is not there any more. */
+  protected readonly isGone = computed(() => this.load() === 'ready' && this.found() === undefined);
   protected readonly theme = signal(document.documentElement.dataset['theme'] ?? 'dim');
 
   protected readonly errors = computed(() => this.count('error'));

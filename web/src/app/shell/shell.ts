@@ -9,6 +9,7 @@ import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
 import { ThreadStrip } from './strip/thread-strip';
 import { GoneBar } from './gone-bar';
+import { GonePlace } from './gone-place';
 import { HeaderBar } from './header-bar';
 import { Notices } from './notices';
 import { Going } from './going';
@@ -25,6 +26,7 @@ import { TrialBar } from './trial-bar';
   selector: 'ft-shell',
   imports: [
     GoneBar,
+    GonePlace,
     HeaderBar,
     Inspector,
     Notices,

@@ -43,18 +43,20 @@ import { Here } from './here';
       <a ngbDropdownItem [routerLink]="here.link('sessions/templates')">Templates</a>
       <a ngbDropdownItem [routerLink]="here.link('sessions/take-over')">Take over one of another rig …</a>
     </ft-switcher>
-    <span class="quiet" aria-hidden="true">▸</span>
-    <ft-switcher
-      what="Scene"
-      [name]="found()?.scene?.name ?? ''"
-      [choices]="scenes()"
-      [here]="found()?.scene?.id"
-      (chosen)="toScene($event)"
-    >
-      <div class="dropdown-divider"></div>
-      <a ngbDropdownItem [routerLink]="here.link('scenes/list')">Make, copy, follow, put away …</a>
-      <a ngbDropdownItem [routerLink]="here.link('scenes/compare')">Compare two scenes</a>
-    </ft-switcher>
+    @if (found(); as it) {
+      <span class="quiet" aria-hidden="true">▸</span>
+      <ft-switcher
+        what="Scene"
+        [name]="it.scene.name"
+        [choices]="scenes()"
+        [here]="it.scene.id"
+        (chosen)="toScene($event)"
+      >
+        <div class="dropdown-divider"></div>
+        <a ngbDropdownItem [routerLink]="here.link('scenes/list')">Make, copy, follow, put away …</a>
+        <a ngbDropdownItem [routerLink]="here.link('scenes/compare')">Compare two scenes</a>
+      </ft-switcher>
+    }
   `,
   styles: `
     :host {
@@ -66,6 +68,10 @@ import { Here } from './here';
     /* Where there is little room, the studio is what one knows by heart. */
     ft-switcher:first-child {
       flex-shrink: 20;
+      min-width: 4.5rem;
+    }
+    ft-switcher:last-child {
+      flex-shrink: 0.3;
     }
   `,
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -84,7 +90,8 @@ export class Switchers {
   protected readonly studios = computed((): readonly SwitcherChoice[] => this.listed());
   protected readonly sessionName = computed(() => {
     const session = this.found()?.session;
-    return session?.template === true ? `${session.name} · template` : (session?.name ?? '');
+    if (session === undefined) return this.studio() === null ? '' : 'choose …';
+    return session.template === true ? `${session.name} · template` : session.name;
   });
   protected readonly sessions = computed((): readonly SwitcherChoice[] => {
     const onFloor = this.studio()?.floor.scene;

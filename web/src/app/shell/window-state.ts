@@ -13,10 +13,11 @@ import { ThisWindow } from './this-window';
         class="bare"
         title="What you select is selected in every window of this studio that shares, on tablets too"
         [attr.aria-pressed]="window.shares()"
+        [attr.aria-label]="words()"
         (click)="window.share(!window.shares())"
       >
         <i class="bi" [class]="window.shares() ? 'bi-link-45deg' : 'bi-window'" aria-hidden="true"></i>
-        {{ words() }}
+        {{ shown() }}
       </button>
     }
   `,
@@ -31,8 +32,11 @@ export class WindowState {
   protected readonly window = inject(ThisWindow);
   private readonly windows = inject(Store).selectSignal(studioFeature.selectWindows);
   protected readonly others = computed(() => this.windows() - 1);
+  private readonly count = computed(() => (this.others() > 0 ? `${String(this.windows())} windows` : ''));
   protected readonly words = computed(() => {
-    const count = this.others() > 0 ? `${String(this.windows())} windows, ` : '';
-    return `${count}${this.window.shares() ? 'selection shared' : 'selection own'}`;
+    const how = this.window.shares() ? 'selection shared' : 'selection own';
+    return this.count() === '' ? how : `${this.count()}, ${how}`;
   });
+  /** In the header every word takes room from the names of session and scene. */
+  protected readonly shown = computed(() => (this.window.shares() ? this.words() : this.count()));
 }

@@ -16,6 +16,7 @@ import {
   timer,
 } from 'rxjs';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
+import { findScene } from '@ft/core/session/scenePlace';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { Planned } from '../workers/planner-api';
 import { Planner } from '../workers/planner.service';
@@ -47,14 +48,14 @@ export const planScene = createEffect(
       store.select(planFeature.selectTrial),
       actions$.pipe(ofType(PlanActions.planAgain), startWith(null)),
     ]).pipe(
-      switchMap(([studio, place, trial]) =>
-        studio === null || place === null
-          ? EMPTY
-          : defer(() => plannings(planner, onTrial(studio, place, trial), place)).pipe(
-              map(({ plan, patchLines }) => PlanActions.planned({ plan, patchLines })),
-              catchError((error: unknown) => of(PlanActions.planFailed({ message: messageOf(error) }))),
-            ),
-      ),
+      switchMap(([studio, place, trial]) => {
+        if (studio === null || place === null) return EMPTY;
+        if (findScene(studio, place) === undefined) return of(PlanActions.sceneGone());
+        return defer(() => plannings(planner, onTrial(studio, place, trial), place)).pipe(
+          map(({ plan, patchLines }) => PlanActions.planned({ plan, patchLines })),
+          catchError((error: unknown) => of(PlanActions.planFailed({ message: messageOf(error) }))),
+        );
+      }),
     );
   },
   { functional: true },

@@ -35,6 +35,8 @@ export const PlanActions = createActionGroup({
   events: {
     Planned: props<{ plan: Plan; patchLines: readonly PatchLine[] }>(),
     'Plan failed': props<{ message: string }>(),
+    /** The scene was removed, perhaps in another window: what was planned of it says nothing any more. */
+    'Scene gone': emptyProps(),
     /** Somebody asks for a plan that failed, or for the strip of it, once more. */
     'Plan again': emptyProps(),
     /** `quietly` shows the strip and leaves the inspector shut: the sheet must not move under a hand. */
@@ -170,7 +172,7 @@ export const planFeature = createFeature({
       const last = (state.strip?.hops.length ?? 0) - 1;
       return { ...state, findingKey: null, quietly: false, hop: Math.max(-1, Math.min(hop, last)) };
     }),
-    on(StudioActions.open, StudioActions.close, ({ sharesSelection }): PlanState => ({
+    on(StudioActions.open, StudioActions.close, PlanActions.sceneGone, ({ sharesSelection }): PlanState => ({
       ...initialPlanState,
       sharesSelection,
     })),
