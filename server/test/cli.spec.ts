@@ -1,6 +1,7 @@
 import {
   copyFileSync,
   existsSync,
+  linkSync,
   mkdirSync,
   readdirSync,
   readFileSync,
@@ -165,6 +166,17 @@ describe('ft sessions', () => {
     expect(stood.out).not.toContain(`there is no ${condenser!.name} here`);
     const half = run('sessions', here, 'take-over', file, '--as', 'Visitor', '--stand', condenser!.name);
     expect([half.code, half.err]).toEqual([2, expect.stringContaining('--stand "Theirs=Ours"')]);
+  });
+
+  it('puts a whole bundle in the place of the one before, never writes into it', () => {
+    const own = fileOf(demo, 'own');
+    const before = readFileSync(own, 'utf8');
+    // Another name of the same file: it changes only where that file is written into.
+    const other = join(folder, 'other-name.thread.json');
+    linkSync(own, other);
+    expect(run('sessions', own, 'new', 'Reel 1', '--out', own)).toMatchObject({ code: 0, err: '' });
+    expect(listed(own).sessions).toHaveLength(2);
+    expect(readFileSync(other, 'utf8')).toBe(before);
   });
 
   it('leaves what stands there and no half of a file where a bundle cannot be written', () => {
