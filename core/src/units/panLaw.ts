@@ -5,6 +5,9 @@ export type PanLawDb = (typeof PAN_LAWS_DB)[number];
 /** Below this a side is silent, dB. */
 export const SILENT_DB = -100;
 
+/** Two sides added at half voltage each, dB: what is alike in both keeps its level. */
+export const HALF_EACH_DB = 20 * Math.log10(0.5);
+
 /** How many powers of the cosine give each law: cos 45° is −3.01 dB. */
 const EXPONENT: Readonly<Record<PanLawDb, number>> = { [-3]: 1, [-4.5]: 1.5, [-6]: 2 };
 

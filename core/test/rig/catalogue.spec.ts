@@ -32,14 +32,30 @@ function otherValues({ initial, range }: SettingSpec): readonly SettingValue[] {
 function acts(device: Device, spec: SettingSpec): boolean {
   const key = (setting: string): SettingKey => settingKeyOf(device.id, setting, 1);
   const others = settingsOf(device).filter(({ setting }) => setting !== spec.setting);
+  // Pairs are switched on channels of their own: the second switches what belongs to the third and fourth.
   const on = (position: number): Record<SettingKey, SettingValue> =>
     Object.fromEntries(
       others
         .filter(({ range, initial }) => initial === false || range?.positions?.includes(position) === true)
         .filter(({ setting }) => !/mute|cut/i.test(setting))
-        .map(({ setting, initial }) => [key(setting), initial === false ? true : position]),
+        .flatMap(({ setting, initial, channels }) =>
+          [1, 2, 3, 4]
+            .filter((channel) => channel <= channels)
+            .map((channel) => [
+              settingKeyOf(device.id, setting, channel),
+              initial === false ? true : position,
+            ]),
+        ),
     );
-  return [{}, on(1), on(2)].some((base) => {
+  // What switches something with a level of its own does nothing to see while that level is 0 dB.
+  const turnedUp: Record<SettingKey, SettingValue> = Object.fromEntries(
+    others
+      .filter(({ unit, range }) => unit === 'dB' && range?.positions === undefined)
+      .map(({ setting, range }) => [key(setting), range?.max ?? 0]),
+  );
+  // What one switch takes over from another knob shows only with that switch as it was.
+  const selected = Object.fromEntries(Object.entries(on(1)).filter(([, value]) => value !== true));
+  return [{}, on(1), on(2), selected, turnedUp].some((base) => {
     const built = JSON.stringify(buildDevice(device, base));
     return otherValues(spec).some(
       (value) => JSON.stringify(buildDevice(device, { ...base, [key(spec.setting)]: value })) !== built,

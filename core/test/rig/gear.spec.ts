@@ -1,54 +1,8 @@
-import { compile } from '@ft/core/graph/compile';
-import type { Edge, SignalGraph } from '@ft/core/graph/signalGraph';
+import type { SignalGraph } from '@ft/core/graph/signalGraph';
 import { trace } from '@ft/core/graph/trace';
 import { buildDevice } from '@ft/core/rig/buildDevice';
 import { deviceSchema } from '@ft/core/rig/rigSchema';
-import type { Parts } from '../fixtures/studioOf';
-import { firstScene, studioOf } from '../fixtures/studioOf';
-
-function compiled(parts: Parts): SignalGraph {
-  const studio = studioOf(parts);
-  const { session, scene } = firstScene(studio);
-  return compile(studio.rig, session, scene);
-}
-
-/** One unit of a type, under settings by knob and channel ("pan/1"). */
-const unit = (
-  type: string,
-  params: Record<string, unknown> = {},
-  settings: Record<string, number | boolean> = {},
-  session: Parts['session'] = {},
-): SignalGraph =>
-  compiled({
-    devices: [{ id: 'it', type, params }],
-    settings: Object.fromEntries(Object.entries(settings).map(([knob, value]) => [`it/${knob}`, value])),
-    session,
-  });
-
-const lane = (graph: SignalGraph, id: string): number => graph.laneIndex.get(`it/${id}` as never)!;
-
-/** Front and rear lanes that a signal reaches, by "port/lane". */
-const reached = (graph: SignalGraph, from: string): readonly string[] =>
-  trace(graph, lane(graph, from), 'from')
-    .lanes.map((index) => graph.lanes[index]!)
-    .filter(({ face, id }) => face !== 'inside' && id !== `it/${from}`)
-    .map(({ id }) => id.slice(3));
-
-/** Gain from lane to lane along the only way, dB. */
-function gainDb(graph: SignalGraph, from: string, to: string): number {
-  const end = lane(graph, to);
-  let edges: readonly Edge[] = trace(graph, lane(graph, from), 'from').edges;
-  edges = edges.filter((edge) => trace(graph, edge.from, 'from').lanes.includes(end));
-  let sum = 0;
-  for (let at = lane(graph, from); at !== end;) {
-    const next = edges.find(
-      (edge) => edge.from === at && (edge.to === end || trace(graph, edge.to, 'from').lanes.includes(end)),
-    );
-    sum += next!.gainDb;
-    at = next!.to;
-  }
-  return sum;
-}
+import { compiled, gainDb, lane, reached, unit } from '../fixtures/oneUnit';
 
 describe('boxes between kinds of level', () => {
   it('a DI box passes the instrument on by copper and gives it out at mic level', () => {

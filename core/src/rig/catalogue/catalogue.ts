@@ -1,6 +1,6 @@
-import { digitalConsole } from './consoles/digitalConsole';
+import { digitalConsole } from './consoles/digitalConsole/digitalConsole';
 import { passiveSumming } from './consoles/passiveSumming';
-import { splitConsole } from './consoles/splitConsole';
+import { splitConsole } from './consoles/splitConsole/splitConsole';
 import { summingMixer } from './consoles/summingMixer';
 import { customUnit } from './customUnit';
 import type { DeviceType } from './deviceType';

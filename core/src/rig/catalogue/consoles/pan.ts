@@ -20,14 +20,16 @@ export interface Panned {
   readonly to: readonly [left: LaneKey, right: LaneKey];
   readonly position: number;
   readonly law: PanLawDb;
+  /** What is added to the gains of the law. */
+  readonly levelDb?: number;
   readonly knobs: readonly KnobRef[];
 }
 
 /** A silent side has no route. */
-export function panRoutes({ from, to, position, law, knobs }: Panned): readonly Route[] {
+export function panRoutes({ from, to, position, law, levelDb = 0, knobs }: Panned): readonly Route[] {
   const gains = panGainsDb(position, law);
   return to.flatMap((side, i) => {
     const gainDb = gains[i] ?? -Infinity;
-    return gainDb < SILENT_DB ? [] : [crosspoint(from, side, gainDb, { knobs })];
+    return gainDb < SILENT_DB ? [] : [crosspoint(from, side, gainDb + levelDb, { knobs })];
   });
 }

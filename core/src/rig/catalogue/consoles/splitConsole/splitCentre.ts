@@ -1,12 +1,12 @@
-import type { Port, Route } from '../../deviceModel';
-import type { ReadSetting, SettingSpec } from '../../settings';
-import { FADER_RANGE, gainKnob, onOff } from '../knobs';
-import { controlRoom, controlRoomKnobs } from '../monitoring/controlRoom';
-import { numbersTo } from '../params';
-import { analogueIn, analogueOut, codedPort, insideLanes } from '../portKinds';
-import { active, crosspoint, knobsAt, laneAt } from '../routeKinds';
-import { insertRoutes } from './insertPoint';
-import { panRoutes } from './pan';
+import type { Port, Route } from '../../../deviceModel';
+import type { ReadSetting, SettingSpec } from '../../../settings';
+import { FADER_RANGE, gainKnob, onOff } from '../../knobs';
+import { controlRoom, controlRoomKnobs, stereo } from '../../monitoring/controlRoom';
+import { numbersTo } from '../../params';
+import { analogueIn, analogueOut, codedPort, insideLanes } from '../../portKinds';
+import { active, crosspoint, knobsAt, laneAt } from '../../routeKinds';
+import { insertRoutes } from '../insertPoint';
+import { panRoutes } from '../pan';
 import { MIX, SPLIT_PAN_LAW_DB } from './splitChannel';
 import type { SplitParams } from './splitParams';
 
@@ -32,15 +32,24 @@ export function centreKnobs(p: SplitParams): readonly SettingSpec[] {
           onOff('talkToAux', 'Talkback to aux', p.auxes),
         ]
       : []),
+    ...(p.auxes >= 2 ? [onOff('mixToAuxes', 'Mix to auxes 1 and 2', 1)] : []),
+    ...(p.stereoCue
+      ? [
+          gainKnob('cueMasterDb', 'Cue master', 1, 0, FADER_RANGE),
+          onOff('cueMute', 'Cue mute', 1),
+          onOff('talkToCue', 'Talkback to cue', 1),
+        ]
+      : []),
     gainKnob('mixFaderDb', 'Mix fader', 1, 0, FADER_RANGE),
     ...controlRoomKnobs(sourceNames(p), p.speakerSets),
   ];
 }
 
-export function centrePorts(p: SplitParams): readonly Port[] {
-  const line = { loadOhm: p.lineInputOhm, maxDbu: p.maxLineInputDbu };
-  const output = { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu };
-  const out = (key: string, name: string): Port => analogueOut('line', { key, name }, output);
+const lineOut = (p: SplitParams, key: string, name: string): Port =>
+  analogueOut('line', { key, name }, { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu });
+
+function busPorts(p: SplitParams): readonly Port[] {
+  const out = (key: string, name: string): Port => lineOut(p, key, name);
   return [
     ...(p.groups > 0
       ? [
@@ -48,9 +57,28 @@ export function centrePorts(p: SplitParams): readonly Port[] {
           insideLanes('out', 'group-fader', 'group after fader', p.groups, 'line', p.maxOutputDbu),
         ]
       : []),
-    ...numbersTo(p.groups).map((g) => out(`group-out-${g}`, `group out ${g}`)),
+    ...groupOutputs(p).map(({ jack, group }) =>
+      out(
+        `group-out-${jack}`,
+        jack === group ? `group out ${group}` : `group out ${jack} (group ${group} again)`,
+      ),
+    ),
     ...(p.auxes > 0 ? [insideLanes('out', 'aux', 'aux', p.auxes, 'line', p.maxOutputDbu)] : []),
     ...numbersTo(p.auxes).map((k) => out(`aux-out-${k}`, `aux out ${k}`)),
+    ...(p.stereoCue
+      ? [
+          insideLanes('out', 'cue', 'cue', 2, 'line', p.maxOutputDbu),
+          ...SIDES.map((side) => out(`cue-out-${side}`, `cue out ${side}`)),
+        ]
+      : []),
+  ];
+}
+
+export function centrePorts(p: SplitParams): readonly Port[] {
+  const line = { loadOhm: p.lineInputOhm, maxDbu: p.maxLineInputDbu };
+  const out = (key: string, name: string): Port => lineOut(p, key, name);
+  return [
+    ...busPorts(p),
     insideLanes('out', 'mix', 'mix bus', 2, 'line', p.maxOutputDbu),
     insideLanes('out', 'mix-inserted', 'mix after insert', 2, 'line', p.maxOutputDbu),
     insideLanes('out', 'mix-master', 'mix after fader', 2, 'line', p.maxOutputDbu),
@@ -73,6 +101,10 @@ export function centrePorts(p: SplitParams): readonly Port[] {
   ];
 }
 
+/** Which group each output jack carries. */
+const groupOutputs = ({ groups, groupOutputs: jacks = groups }: SplitParams) =>
+  groups === 0 ? [] : numbersTo(jacks).map((jack) => ({ jack, group: ((jack - 1) % groups) + 1 }));
+
 function groupRoutes(p: SplitParams, g: number, read: ReadSetting): readonly Route[] {
   const after = laneAt('group-fader', g);
   const toOut = [
@@ -80,7 +112,9 @@ function groupRoutes(p: SplitParams, g: number, read: ReadSetting): readonly Rou
       outputNoise: p.stageNoiseDbu,
       knobs: knobsAt(g, 'groupFaderDb'),
     }),
-    active(after, laneAt(`group-out-${g}`), 0),
+    ...groupOutputs(p)
+      .filter(({ group }) => group === g)
+      .map(({ jack }) => active(after, laneAt(`group-out-${jack}`), 0)),
   ];
   if (read('groupToMix', g) !== true) return toOut;
   // Odd groups stand left, even ones right.
@@ -96,6 +130,29 @@ function auxRoutes(p: SplitParams, k: number, read: ReadSetting): readonly Route
   });
   const talk = crosspoint(laneAt('talkback'), laneAt('aux', k), 0, { knobs: knobsAt(k, 'talkToAux') });
   return read('talkToAux', k) === true ? [master, talk] : [master];
+}
+
+/** What the control room's mix adds to the first two auxes, so that players hear it as it is. */
+function mixToAuxes(p: SplitParams, read: ReadSetting): readonly Route[] {
+  if (p.auxes < 2 || read('mixToAuxes', 1) !== true) return [];
+  return [1, 2].map((side) =>
+    crosspoint(laneAt('mix-master', side), laneAt('aux', side), 0, { knobs: knobsAt(1, 'mixToAuxes') }),
+  );
+}
+
+/** The stereo cue's master, and talkback into it. */
+function cueRoutes(p: SplitParams, read: ReadSetting): readonly Route[] {
+  if (!p.stereoCue) return [];
+  const masters = SIDES.map((side, i) =>
+    active(laneAt('cue', i + 1), laneAt(`cue-out-${side}`), Number(read('cueMasterDb', 1)), {
+      outputNoise: p.stageNoiseDbu,
+      knobs: knobsAt(1, 'cueMasterDb', 'cueMute'),
+    }),
+  );
+  const talk = [1, 2].map((side) =>
+    crosspoint(laneAt('talkback'), laneAt('cue', side), 0, { knobs: knobsAt(1, 'talkToCue') }),
+  );
+  return [...(read('cueMute', 1) === true ? [] : masters), ...(read('talkToCue', 1) === true ? talk : [])];
 }
 
 function mixRoutes(p: SplitParams, i: number, read: ReadSetting): readonly Route[] {
@@ -119,18 +176,20 @@ function mixRoutes(p: SplitParams, i: number, read: ReadSetting): readonly Route
 
 /** Masters and the control room. */
 export function centreRoutes(p: SplitParams, read: ReadSetting): readonly Route[] {
-  const pair = (port: (side: string) => ReturnType<typeof laneAt>) => [port('left'), port('right')] as const;
+  const sides = (port: string) => stereo(laneAt(`${port}-left`), laneAt(`${port}-right`));
   return [
     ...numbersTo(p.groups).flatMap((g) => groupRoutes(p, g, read)),
     ...numbersTo(p.auxes).flatMap((k) => auxRoutes(p, k, read)),
+    ...mixToAuxes(p, read),
+    ...cueRoutes(p, read),
     ...SIDES.flatMap((_, i) => mixRoutes(p, i, read)),
     ...controlRoom({
       sources: [
-        [laneAt('mix-master', 1), laneAt('mix-master', 2)],
-        ...numbersTo(p.externals).map((n) => pair((side) => laneAt(`external-${n}-${side}`))),
+        stereo(laneAt('mix-master', 1), laneAt('mix-master', 2)),
+        ...numbersTo(p.externals).map((n) => sides(`external-${n}`)),
       ],
-      room: [laneAt('control-room', 1), laneAt('control-room', 2)],
-      speakers: numbersTo(p.speakerSets).map((s) => pair((side) => laneAt(`speakers-${s}-${side}`))),
+      room: stereo(laneAt('control-room', 1), laneAt('control-room', 2)),
+      sets: numbersTo(p.speakerSets).map((s) => sides(`speakers-${s}`)),
       outputNoiseDbu: p.stageNoiseDbu,
       read,
     }),

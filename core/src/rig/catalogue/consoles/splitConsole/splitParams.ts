@@ -1,15 +1,22 @@
 import * as z from 'zod';
-import { preampParams } from '../outboard/preampStage';
-import { channelCount, countTo, impedanceOhm, levelDbu } from '../params';
+import { preampParams } from '../../outboard/preampStage';
+import { channelCount, countTo, impedanceOhm, levelDbu } from '../../params';
 
 export const splitParams = z.strictObject({
   channels: channelCount(96).default(36),
   groups: countTo(48).default(8),
+  /** Output jacks of the groups; beyond the first of each they count on: with 8 groups, 9 and 17 are group 1 again. */
+  groupOutputs: countTo(96).optional(),
   auxes: countTo(16).default(6),
+  vcas: countTo(24).default(8),
+  /** A stereo cue of its own, fed by the monitor paths. */
+  stereoCue: z.boolean().default(true),
   /** Stereo returns of the control room: two-track machines, players. */
   externals: countTo(8).default(2),
   /** Pairs of loudspeaker outputs. */
   speakerSets: channelCount(4).default(2),
+  /** Whether a mute takes the sends before the fader along. Consoles differ. */
+  muteCutsPreSends: z.boolean().default(false),
   ...preampParams,
   lineInputOhm: impedanceOhm.default(10_000),
   maxLineInputDbu: levelDbu.default(26),

@@ -1,11 +1,11 @@
 import type { SplitParams } from './splitParams';
 import { splitParams } from './splitParams';
-import type { DeviceModel, Route, Station } from '../../deviceModel';
-import type { ReadSetting, SettingSpec } from '../../settings';
-import { deviceType } from '../deviceType';
-import { PREAMP_KNOBS, preampKnobs } from '../outboard/preampStage';
-import { numbersTo } from '../params';
-import { laneAt } from '../routeKinds';
+import type { DeviceModel, Route, Station } from '../../../deviceModel';
+import type { ReadSetting, SettingSpec } from '../../../settings';
+import { deviceType } from '../../deviceType';
+import { PREAMP_KNOBS, preampKnobs } from '../../outboard/preampStage';
+import { numbersTo } from '../../params';
+import { laneAt } from '../../routeKinds';
 import { centreKnobs, centrePorts, centreRoutes } from './splitCentre';
 import { channelChoosables, channelKnobs, channelPorts, channelRoutes } from './splitChannel';
 import { monitorKnobs, monitorPorts, monitorRoutes } from './splitMonitor';

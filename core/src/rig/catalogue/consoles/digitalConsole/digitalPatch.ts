@@ -1,9 +1,12 @@
 import type { BLOCKS } from './digitalParams';
-import type { Crossbar, Tap } from '../digital/crossbar';
-import { linkLane } from '../digital/digitalPreamp';
-import { numbersTo } from '../params';
-import { laneAt } from '../routeKinds';
+import type { LaneKey } from '../../../deviceModel';
+import type { Crossbar, Tap } from '../../digital/crossbar';
+import { linkLane } from '../../digital/digitalPreamp';
+import { numbersTo } from '../../params';
+import { laneAt } from '../../routeKinds';
 import type { DeskParams } from './digitalParams';
+import { returnLane } from './digitalSends';
+
 type Blocks = (typeof BLOCKS)[number];
 
 /** A card carries one MADI link each way. */
@@ -36,9 +39,22 @@ const physicalInputs = (p: DeskParams, block: number): readonly Tap[] => [
 const buses = (p: DeskParams): readonly Tap[] => [
   { name: 'mix left', lane: laneAt('mix-fader', 1) },
   { name: 'mix right', lane: laneAt('mix-fader', 2) },
-  ...taps('group', p.groups, 'group'),
-  ...taps('aux', p.auxes, 'aux'),
-  ...taps('matrix', p.matrices, 'matrix'),
+  ...taps('group', p.groups, 'group-fader'),
+  ...taps('aux', p.auxes, 'aux-fader'),
+  ...taps('matrix', p.matrices, 'matrix-fader'),
+];
+
+const leftAndRight = (name: string, left: LaneKey, right: LaneKey): readonly Tap[] => [
+  { name: `${name} left`, lane: left },
+  { name: `${name} right`, lane: right },
+];
+
+/** What a stereo return can take in, pair by pair: the effects, then the inputs. */
+const returnSources = (p: DeskParams): readonly Tap[] => [
+  ...numbersTo(p.effects).flatMap((k) =>
+    leftAndRight(`effect ${k}`, laneAt('effect-out', k), laneAt('effect-right', k)),
+  ),
+  ...physicalInputs(p, 2),
 ];
 
 /**
@@ -69,6 +85,16 @@ export function deskCrossbars(p: DeskParams): readonly Crossbar[] {
       sources: buses(p),
       destinations: taps('effect', p.effects, 'effect-in'),
       block: 1,
+      initial: nothing,
+    },
+    {
+      setting: 'returnSource',
+      title: 'Return listens to',
+      sources: returnSources(p),
+      destinations: numbersTo(p.stereoReturns).flatMap((r) =>
+        leftAndRight(`return ${r}`, returnLane('return', r, 1), returnLane('return', r, 2)),
+      ),
+      block: 2,
       initial: nothing,
     },
     {

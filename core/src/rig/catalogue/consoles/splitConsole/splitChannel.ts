@@ -1,31 +1,36 @@
-import type { Choosable, Port, Route } from '../../deviceModel';
-import type { ReadSetting, SettingSpec } from '../../settings';
-import { FADER_RANGE, gainKnob, onOff, selector, TRIM_RANGE } from '../knobs';
-import { micInput, preampRoute } from '../outboard/preampStage';
-import { numbersTo } from '../params';
-import { analogueIn, analogueOut, insideLanes } from '../portKinds';
-import { active, crosspoint, knobsAt, laneAt } from '../routeKinds';
-import { insertRoutes } from './insertPoint';
-import { panKnob, panRoutes } from './pan';
+import type { Choosable, Port, Route } from '../../../deviceModel';
+import type { ReadSetting, SettingSpec } from '../../../settings';
+import { FADER_RANGE, gainKnob, onOff, selector, TRIM_RANGE } from '../../knobs';
+import { micInput, preampRoute } from '../../outboard/preampStage';
+import { numbersTo } from '../../params';
+import { analogueIn, analogueOut, insideLanes } from '../../portKinds';
+import { active, crosspoint, knobsAt, laneAt } from '../../routeKinds';
+import { insertRoutes } from '../insertPoint';
+import { panKnob, panRoutes } from '../pan';
+import type { Muting } from '../vca';
+import { followedVca, vcaKnobs } from '../vca';
 import type { SplitParams } from './splitParams';
 
 const INPUTS = ['mic', 'line', 'tape'] as const;
 export const SPLIT_PAN_LAW_DB = -3;
 export const MIX = [laneAt('mix', 1), laneAt('mix', 2)] as const;
+export const CUE = [laneAt('cue', 1), laneAt('cue', 2)] as const;
 
 /** The switches of the input channels. */
-export function channelKnobs({ channels, groups }: SplitParams): readonly SettingSpec[] {
+export function channelKnobs({ channels, groups, vcas }: SplitParams): readonly SettingSpec[] {
   return [
     selector('channelInput', 'Channel listens to', channels, INPUTS, 1),
     gainKnob('lineTrimDb', 'Line trim', channels, 0, TRIM_RANGE),
     onOff('insertIn', 'Insert in', channels, true),
     onOff('insertPostEq', 'Insert after the equaliser', channels),
+    onOff('eqIn', 'Equaliser in', channels, true),
     gainKnob('eqGainDb', 'Equaliser net gain', channels, 0, TRIM_RANGE),
     gainKnob('faderDb', 'Channel fader', channels, 0, FADER_RANGE),
     onOff('mute', 'Channel mute', channels),
     onOff('directPre', 'Direct out before the fader', channels),
     panKnob('pan', 'Channel pan', channels),
     onOff('toMix', 'Channel to mix', channels),
+    ...vcaKnobs(vcas, channels),
     ...numbersTo(groups).map((g) => onOff(`group${g}`, `Channel to group ${g}`, channels)),
   ];
 }
@@ -96,7 +101,9 @@ function stageRoutes(n: number, read: ReadSetting): readonly Route[] {
       switchedIn: read('insertIn', n) === true,
       knobs,
     }),
-    active(eqFrom, eqTo, Number(read('eqGainDb', n)), { knobs: knobsAt(n, 'eqGainDb') }),
+    active(eqFrom, eqTo, read('eqIn', n) === true ? Number(read('eqGainDb', n)) : 0, {
+      knobs: knobsAt(n, 'eqIn', 'eqGainDb'),
+    }),
   ];
 }
 
@@ -119,17 +126,24 @@ function outputRoutes(p: SplitParams, n: number, read: ReadSetting): readonly Ro
   return [active(direct, laneAt(`direct-${n}`), 0, { knobs: knobsAt(n, 'directPre') }), ...toGroups, ...mix];
 }
 
+/** Whether a channel is silent after its fader, by its own switch or by its VCA's. */
+export function channelMute(p: SplitParams, n: number, read: ReadSetting): Muting {
+  const { isMuted, knobs } = followedVca(p.vcas, n, read);
+  return { isMuted: read('mute', n) === true || isMuted, knobs: [...knobsAt(n, 'mute'), ...knobs] };
+}
+
 /** One input channel from its connectors to the buses. */
 export function channelRoutes(p: SplitParams, n: number, read: ReadSetting): readonly Route[] {
-  const muted = read('mute', n) === true;
-  const fader = active(laneAt('equalised', n), laneAt('fader', n), Number(read('faderDb', n)), {
+  const mute = channelMute(p, n, read);
+  const levelDb = Number(read('faderDb', n)) + followedVca(p.vcas, n, read).gainDb;
+  const fader = active(laneAt('equalised', n), laneAt('fader', n), levelDb, {
     outputNoise: p.stageNoiseDbu,
-    knobs: knobsAt(n, 'faderDb', 'mute'),
+    knobs: [...knobsAt(n, 'faderDb'), ...mute.knobs],
   });
   return [
     ...inputRoutes(p, n, read),
     ...stageRoutes(n, read),
-    ...(muted ? [] : [fader]),
+    ...(mute.isMuted ? [] : [fader]),
     ...outputRoutes(p, n, read),
   ];
 }

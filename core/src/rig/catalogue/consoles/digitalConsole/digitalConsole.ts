@@ -1,18 +1,20 @@
 import type { DeskParams } from './digitalParams';
 import { digitalParams } from './digitalParams';
-import type { DeviceModel, Port, Station } from '../../deviceModel';
-import type { ReadSetting } from '../../settings';
-import { deviceType } from '../deviceType';
-import { adcRoute, dacRoute, referenceKnobs } from '../digital/conversion';
-import { crossbarChoosables, crossbarKnob, crossbarRoutes } from '../digital/crossbar';
-import { linkPorts } from '../digital/digitalPreamp';
-import { micInput, PREAMP_KNOBS, preampKnobs, preampRoute } from '../outboard/preampStage';
-import { numbersTo } from '../params';
-import { analogueOut, codedPort, insideLanes } from '../portKinds';
-import { laneAt } from '../routeKinds';
-import { busKnobs, busRoutes } from './digitalBuses';
+import type { DeviceModel, Port, Station } from '../../../deviceModel';
+import type { ReadSetting } from '../../../settings';
+import { deviceType } from '../../deviceType';
+import { dacRoute, referenceKnobs } from '../../digital/conversion';
+import { crossbarChoosables, crossbarKnob, crossbarRoutes } from '../../digital/crossbar';
+import { linkPorts } from '../../digital/digitalPreamp';
+import { numbersTo } from '../../params';
+import { analogueOut, codedPort, insideLanes } from '../../portKinds';
+import { laneAt } from '../../routeKinds';
+import { busKnobs, busPorts, busRoutes } from './digitalBuses';
+import { centreKnobs, centrePorts, centreRoutes } from './digitalCentre';
 import { deskChannelKnobs, deskChannelRoutes } from './digitalChannel';
+import { deskInputKnobs, deskInputPorts, deskInputRoutes, deskInputStations } from './digitalInputs';
 import { CARD_LANES, deskCrossbars } from './digitalPatch';
+import { returnKnobs, returnPorts, returnRoutes } from './digitalReturns';
 
 /** "channel 17 (layer 2, fader 1)". */
 function channelName({ fadersPerLayer, channels }: DeskParams, n: number): string {
@@ -28,7 +30,7 @@ function ports(p: DeskParams, read: ReadSetting): readonly Port[] {
   const cards = p.cards * CARD_LANES;
   const channels = insideLanes('out', 'channel', 'channel', p.channels, 'digital');
   return [
-    ...numbersTo(p.micInputs).map((n) => micInput(p, n, read)),
+    ...deskInputPorts(p, read),
     ...numbersTo(p.lineOutputs).map((n) =>
       analogueOut('line', { key: `out-${n}`, name: `line out ${n}` }, { sourceOhm: p.outputOhm }),
     ),
@@ -42,38 +44,22 @@ function ports(p: DeskParams, read: ReadSetting): readonly Port[] {
     { ...channels, laneNames: numbersTo(p.channels).map((n) => channelName(p, n)) },
     ...inside('processed', 'channel after insert', p.channels),
     ...inside('fader', 'channel after fader', p.channels),
-    ...inside('mix', 'mix', 2),
-    ...inside('mix-fader', 'mix after fader', 2),
-    ...inside('group', 'group', p.groups),
-    ...inside('aux', 'aux', p.auxes),
-    ...inside('matrix', 'matrix', p.matrices),
-    ...inside('effect-in', 'effect in', p.effects),
-    ...inside('effect-out', 'effect out', p.effects),
+    ...returnPorts(p),
+    ...busPorts(p),
+    ...centrePorts(p),
   ];
 }
 
-function stations(p: DeskParams): readonly Station[] {
-  return [
-    ...numbersTo(p.micInputs).map((n): Station => ({
-      key: `mic-${n}`,
-      name: `mic ${n}`,
-      role: 'preamp',
-      in: laneAt(`mic-${n}`),
-      out: laneAt('amplified', n),
-      channel: n,
-      settings: PREAMP_KNOBS,
-    })),
-    ...numbersTo(p.lineOutputs).map((n): Station => ({
-      key: `dac-${n}`,
-      name: `line out ${n}`,
-      role: 'line-output',
-      in: laneAt('dac', n),
-      out: laneAt(`out-${n}`),
-      channel: n,
-      settings: ['dacReferenceDbu', 'lineOutSource'],
-    })),
-  ];
-}
+const outputStations = (p: DeskParams): readonly Station[] =>
+  numbersTo(p.lineOutputs).map((n): Station => ({
+    key: `dac-${n}`,
+    name: `line out ${n}`,
+    role: 'line-output',
+    in: laneAt('dac', n),
+    out: laneAt(`out-${n}`),
+    channel: n,
+    settings: ['dacReferenceDbu', 'lineOutSource'],
+  }));
 
 export const digitalConsole = deviceType({
   type: 'digitalConsole',
@@ -81,25 +67,26 @@ export const digitalConsole = deviceType({
   what: 'Channels, buses and effects between physical inputs and outputs; nothing is connected until a scene connects it.',
   params: digitalParams,
   settings: (p) => [
-    ...(p.micInputs > 0 ? preampKnobs(p, p.micInputs) : []),
+    ...deskInputKnobs(p),
     ...referenceKnobs(p, p.micInputs, p.lineOutputs),
     ...deskCrossbars(p).map(crossbarKnob),
     ...deskChannelKnobs(p),
+    ...returnKnobs(p),
     ...busKnobs(p),
+    ...centreKnobs(p),
   ],
   choosables: (p) => deskCrossbars(p).flatMap(crossbarChoosables),
   build: (p, read): DeviceModel => ({
     ports: ports(p, read),
     routes: [
-      ...numbersTo(p.micInputs).flatMap((n) => [
-        preampRoute(p, n, read, laneAt(`mic-${n}`), laneAt('amplified', n)),
-        adcRoute(p, n, read, laneAt('amplified', n), laneAt('adc', n)),
-      ]),
+      ...deskInputRoutes(p, read),
       ...deskCrossbars(p).flatMap((bar) => crossbarRoutes(bar, read)),
       ...numbersTo(p.channels).flatMap((n) => deskChannelRoutes(p, n, read)),
+      ...numbersTo(p.stereoReturns).flatMap((r) => returnRoutes(p, r, read)),
       ...busRoutes(p, read),
+      ...centreRoutes(p, read),
       ...numbersTo(p.lineOutputs).map((n) => dacRoute(p, n, read, laneAt('dac', n), laneAt(`out-${n}`))),
     ],
-    stations: stations(p),
+    stations: [...deskInputStations(p), ...outputStations(p)],
   }),
 });
