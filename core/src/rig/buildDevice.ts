@@ -22,7 +22,7 @@ export function settingsOf(device: Device): readonly SettingSpec[] {
 }
 
 /** Reads the knobs of a device: as the scene sets them, or where they stand at first. */
-function reader(device: Device, settings: Settings): ReadSetting {
+export function knobReader(device: Device, settings: Settings): ReadSetting {
   const specs = new Map(settingsOf(device).map((spec) => [spec.setting, spec]));
   return (name, channel) => {
     const set = settings[settingKeyOf(device.id, name, channel)];
@@ -40,5 +40,5 @@ function reader(device: Device, settings: Settings): ReadSetting {
  */
 export function buildDevice(device: Device, settings: Settings): DeviceModel {
   const type = deviceTypeNamed(device.type);
-  return type === undefined ? NOTHING : type.build(device.params, reader(device, settings));
+  return type === undefined ? NOTHING : type.build(device.params, knobReader(device, settings));
 }

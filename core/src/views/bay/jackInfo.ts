@@ -1,5 +1,7 @@
 import type { WorkedScene } from '../../scene/workedScene';
 import { threadName } from '../../session/threadName';
+import type { CopperEnds } from '../../graph/copperEnds';
+import { copperEnds } from '../../graph/copperEnds';
 import { copperFrom } from '../../graph/nets';
 import type { LaneId } from '../../rig/ids';
 
@@ -18,18 +20,10 @@ export interface JackInfo {
 
 const MOST_ENDS = 6;
 
-/** The electronics on the copper at a lane: what drives it, and everything the same signal goes into. */
-function ends({ graph }: WorkedScene, lane: number): Pick<JackInfo, 'from' | 'to'> {
-  const upstream = copperFrom(graph, lane, 'to');
-  const downstream = new Set(upstream.flatMap((each) => copperFrom(graph, each, 'from')));
-  const names = (lanes: Iterable<number>, direction: 'in' | 'out'): readonly string[] =>
-    [...lanes]
-      .map((index) => graph.lanes[index])
-      .filter((it) => it !== undefined && it.medium !== 'any' && it.direction === direction)
-      .map((it) => it?.name ?? '')
-      .slice(0, MOST_ENDS);
-  return { from: names(upstream, 'out'), to: names(downstream, 'in') };
-}
+const names = ({ from, to }: CopperEnds): Pick<JackInfo, 'from' | 'to'> => ({
+  from: from.slice(0, MOST_ENDS).map((lane) => lane.name),
+  to: to.slice(0, MOST_ENDS).map((lane) => lane.name),
+});
 
 /** Everything about one jack of the scene as it stands. */
 export function jackInfo(context: WorkedScene, id: LaneId): JackInfo | undefined {
@@ -51,7 +45,7 @@ export function jackInfo(context: WorkedScene, id: LaneId): JackInfo | undefined
   const nameOf = (end: LaneId): string => name(graph.laneIndex.get(end) ?? -1);
   return {
     name: name(lane),
-    ...ends(context, lane),
+    ...names(copperEnds(graph, lane)),
     threads: through.map(({ thread }) => threadName(thread)),
     opens: opened.map((edge) => `${name(edge.from)} → ${name(edge.to)}`),
     cuts: using(new Set(opened.map(({ index }) => index))),

@@ -52,7 +52,10 @@ export const STAGES = [
     key: 't',
     icon: 'mic',
     group: 'stages',
-    parts: [{ path: 'inputs', name: 'Input list', shows: ['thread', 'performer'] }],
+    parts: [
+      { path: 'inputs', name: 'Input list', shows: ['thread', 'performer'] },
+      { path: 'consoles', name: 'Consoles', shows: ANYTHING_WIRED },
+    ],
   },
   {
     path: 'mix',
@@ -60,7 +63,10 @@ export const STAGES = [
     key: 'm',
     icon: 'sliders',
     group: 'stages',
-    parts: [{ path: 'tracks', name: 'Tracks', shows: ['track'] }],
+    parts: [
+      { path: 'tracks', name: 'Tracks', shows: ['track'] },
+      { path: 'consoles', name: 'Consoles', shows: ANYTHING_WIRED },
+    ],
   },
   { path: 'print', name: 'Print', key: 'p', icon: 'box-arrow-in-down', group: 'stages', parts: [] },
   { path: 'prove', name: 'Prove', key: 'v', icon: 'patch-check', group: 'stages', parts: [] },

@@ -7,6 +7,10 @@ import { fullName, OPEN_PLACES, PARTS } from './stages';
 
 type Page = () => Promise<Type<unknown>>;
 
+/** One page for Track and for Mix. */
+const consoles: Page = () => import('../stages/consoles/consoles-page').then((m) => m.ConsolesPage);
+const CONSOLES = ['track/consoles', 'mix/consoles'] as const;
+
 /** The page of every part; each comes when it is first looked at. */
 const PAGES: Readonly<Record<PartAddress, Page>> = {
   'rig/devices': () => import('../stages/rig/devices/devices-page').then((m) => m.DevicesPage),
@@ -15,6 +19,8 @@ const PAGES: Readonly<Record<PartAddress, Page>> = {
   'rig/check': () => import('../stages/rig/check/check-page').then((m) => m.CheckPage),
   'rig/tables': () => import('../stages/rig/tables/tables-page').then((m) => m.TablesPage),
   'track/inputs': () => import('../stages/track/input-list/input-list').then((m) => m.InputList),
+  'track/consoles': consoles,
+  'mix/consoles': consoles,
   'mix/tracks': () => import('../stages/mix/tracks/tracks-page').then((m) => m.TracksPage),
   bay: () => import('../at-the-bay/bay/bay-page').then((m) => m.BayPage),
   'patch-list': () => import('../at-the-bay/patch-list/patch-list-page').then((m) => m.PatchListPage),
@@ -51,6 +57,16 @@ const partRoutes = PARTS.map((located): Route => ({
   pathMatch: 'full',
   title: titled(located),
   loadComponent: PAGES[located.address],
+  // A page that stands in two places is told in which.
+  data: { part: located.address },
+}));
+
+/** A console by its address. */
+const consoleRoutes = CONSOLES.map((part): Route => ({
+  path: `${part}/:device`,
+  title: 'Consoles · Faithful Thread',
+  loadComponent: consoles,
+  data: { part },
 }));
 
 /** A place that is more than one part leads to its first. */
@@ -70,6 +86,7 @@ export const studioRoutes: Routes = [
       { path: '', pathMatch: 'full', redirectTo: 'track/inputs' },
       ...placeRoutes,
       ...partRoutes,
+      ...consoleRoutes,
       {
         path: 'rig/devices/:device',
         title: 'Device · Faithful Thread',

@@ -30,6 +30,8 @@ import type { ThreadId } from '@ft/core/rig/ids';
 import type { Rig } from '@ft/core/rig/rigSchema';
 import type { Session, Thread } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
+import type { ConsoleAnswers } from './console-answers';
+import { createConsoleAnswers } from './console-answers';
 import type { FloorAnswers } from './floor-answers';
 import { createFloorAnswers } from './floor-answers';
 import type { LevelsAnswers } from './levels-answers';
@@ -62,7 +64,8 @@ export interface Planned {
 }
 
 /** What the screen may ask of the core. The screen itself computes nothing. */
-export interface PlannerApi extends FloorAnswers, LevelsAnswers, RigAnswers, SceneAnswers, TrackAnswers {
+export interface PlannerApi
+  extends ConsoleAnswers, FloorAnswers, LevelsAnswers, RigAnswers, SceneAnswers, TrackAnswers {
   /** Takes a scene in and works out its levels; everything else asked is about this scene. */
   prepare(sent: SentStudio, place: ScenePlace): void;
   /** What the screens show of it. Ways for threads that do not run may have to be looked for. */
@@ -104,6 +107,7 @@ export function createPlanner(): PlannerApi {
     return state;
   };
   return {
+    ...createConsoleAnswers(there),
     ...createFloorAnswers(there),
     ...createLevelsAnswers(there),
     ...createRigAnswers(there),

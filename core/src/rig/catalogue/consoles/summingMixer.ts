@@ -1,6 +1,9 @@
 import * as z from 'zod';
 import type { Port, Route, Station } from '../../deviceModel';
 import type { ReadSetting, SettingSpec } from '../../settings';
+import { knob } from '../../sheets/cells';
+import type { ChannelSheet } from '../../sheets/channelSheet';
+import { channelSheet, section } from '../../sheets/channelSheet';
 import { deviceType } from '../deviceType';
 import { gainKnob, onOff, positions } from '../knobs';
 import { channelCount, impedanceOhm, levelDbu, numbersTo } from '../params';
@@ -93,6 +96,25 @@ const stations = (p: Params, read: ReadSetting): readonly Station[] =>
     settings: KNOBS,
   }));
 
+const summingSheet = ({ inputs }: Params): ChannelSheet =>
+  channelSheet([
+    section(
+      'inputs',
+      'Inputs',
+      numbersTo(inputs).map((n) => ({
+        ...{ id: `in-${n}`, name: `in ${n}`, lane: laneAt(`in-${n}`) },
+        cells: { gain: knob('inputGainDb', n), boost: knob('boost', n), mono: knob('mono', n) },
+      })),
+    ),
+    section('bus', 'Bus', [
+      {
+        ...{ id: 'bus', name: 'bus', lane: BUS[0], leaves: [laneAt('out-left'), laneAt('out-right')] },
+        insert: { send: laneAt('send-left'), back: laneAt('return-left') },
+        cells: { fader: knob('outputGainDb') },
+      },
+    ]),
+  ]);
+
 export const summingMixer = deviceType({
   type: 'summingMixer',
   title: 'Summing mixer, active',
@@ -107,4 +129,5 @@ export const summingMixer = deviceType({
     ],
     stations: stations(p, read),
   }),
+  sheet: summingSheet,
 });

@@ -10,6 +10,7 @@ import { adcRoute, conversionParams, dacRoute, referenceKnobs } from './conversi
 import type { Crossbar, Tap } from './crossbar';
 import { crossbarChoosables, crossbarKnob, crossbarRoutes } from './crossbar';
 import { linkLane, linkPorts } from './digitalPreamp';
+import { interfaceSheet } from './interfaceSheet';
 import { interfaceMicKnobs, interfaceMicParams, interfaceMics } from './interfaceMics';
 import { lineLane, linePorts } from './lineBlocks';
 import type { MonitorMix } from './monitorMix';
@@ -162,6 +163,13 @@ function stations(p: Params): DeviceModel['stations'] {
   ];
 }
 
+const sheetParts = (p: Params) => ({
+  ...p,
+  inputs: inputsOf(p),
+  crossbars: crossbars(p),
+  lineOut: (n: number) => lineLane(lines(p, 'out'), n),
+});
+
 export const audioInterface = deviceType({
   type: 'audioInterface',
   title: 'Audio interface with matrix',
@@ -189,4 +197,5 @@ export const audioInterface = deviceType({
     ],
     stations: [...interfaceMics(p, read).stations, ...stations(p)],
   }),
+  sheet: (p) => interfaceSheet(sheetParts(p)),
 });

@@ -1,4 +1,6 @@
 import * as z from 'zod';
+import { knob } from '../../sheets/cells';
+import { channelSheet, section } from '../../sheets/channelSheet';
 import { deviceType } from '../deviceType';
 import { gainKnob } from '../knobs';
 import { channelCount, gainDb, impedanceOhm, levelDbu, numbersTo } from '../params';
@@ -60,4 +62,16 @@ export const cueAmp = deviceType({
     ),
     stations: [],
   }),
+  sheet: ({ outputs }) =>
+    channelSheet([
+      section(
+        'outputs',
+        'Headphone outputs',
+        numbersTo(outputs).map((n) => ({
+          ...{ id: `phones-${n}`, name: `phones ${n}`, lane: laneAt(`phones-${n}`) },
+          leaves: [laneAt(`phones-${n}`)],
+          cells: { fader: knob('levelDb', n) },
+        })),
+      ),
+    ]),
 });

@@ -1,11 +1,13 @@
 import * as z from 'zod';
 import type { Port } from '../../deviceModel';
+import { channelSheet, section } from '../../sheets/channelSheet';
 import { deviceType } from '../deviceType';
 import { channelCount, countTo, impedanceOhm, levelDbu, numbersTo } from '../params';
 import { analogueIn, analogueOut, insideLanes } from '../portKinds';
 import { laneAt } from '../routeKinds';
 import type { Speakers } from './controlRoom';
 import { controlRoom, controlRoomKnobs } from './controlRoom';
+import { controlRoomRows } from './controlRoomSheet';
 import { MOST_SPEAKERS, speakerNames } from './speakerLayout';
 
 const params = z.strictObject({
@@ -83,4 +85,18 @@ export const monitorController = deviceType({
     }),
     stations: [],
   }),
+  sheet: (p) =>
+    channelSheet([
+      section(
+        'centre',
+        'Control room',
+        controlRoomRows({
+          sources: numbersTo(p.sources).map((n) => `source ${n}`),
+          room: laneAt('room', 1),
+          sets: numbersTo(p.speakerSets).map((n) =>
+            speakersOf(`speakers-${n}`, setNames(p, n)).map(({ lane }) => lane),
+          ),
+        }),
+      ),
+    ]),
 });

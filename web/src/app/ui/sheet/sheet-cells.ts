@@ -3,6 +3,12 @@ import { isOpen } from './sheet-column';
 import type { PlacedText, SheetPlace, SheetRange } from './sheet-range';
 import { columnsIn, isOneCell, rowsIn } from './sheet-range';
 
+/** What is counted on down: rows from the first on, and the columns it is done in. */
+export interface CountedRange<R> {
+  readonly rows: readonly R[];
+  readonly columns: readonly SheetColumn<R>[];
+}
+
 /** The cells of a sheet by place: what stands in them, and what would be entered. */
 export class SheetCells<R> {
   constructor(
@@ -32,6 +38,15 @@ export class SheetCells<R> {
         }),
       ),
     );
+  }
+
+  /** The rows and columns of a range; of one row, with the one above it. */
+  counted(range: SheetRange): CountedRange<R> {
+    const top = range.top === range.bottom ? Math.max(0, range.top - 1) : range.top;
+    return {
+      rows: rowsIn({ ...range, top }).flatMap((row) => this.rows()[row] ?? []),
+      columns: columnsIn(range).flatMap((column) => this.columns()[column] ?? []),
+    };
   }
 
   /** Nothing, for every cell of the range that can be empty. */

@@ -14,6 +14,8 @@ export interface SheetColumn<R> {
   readonly isFolded?: boolean;
   /** Stays in sight at the right edge where the sheet is wider than the window. */
   readonly isPinned?: boolean;
+  /** Stays in sight at the left edge: what the row is. */
+  readonly isLeading?: boolean;
   /** Cannot be empty, so that emptying a range leaves it alone. */
   readonly isRequired?: boolean;
   /** Whether a row has nothing to edit in this column. */
@@ -61,6 +63,8 @@ export interface SheetEdits<R> {
     entries: readonly SheetEntry<R>[],
     way: SheetWay,
   ): readonly SheetRefusal<R>[] | Promise<readonly SheetRefusal<R>[]>;
+  /** Ctrl Shift D: counts on down a range, from what stands in its first row. */
+  countOn?(rows: readonly R[], columns: readonly SheetColumn<R>[]): void;
   /** What can go into a cell of kind `choice`, best first. */
   search?(row: R, column: SheetColumn<R>, text: string): Promise<readonly SheetChoice[]>;
   choose?(row: R, column: SheetColumn<R>, choice: SheetChoice): void;

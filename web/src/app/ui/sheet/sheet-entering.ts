@@ -3,6 +3,7 @@ import { inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { Changes } from '../../state/changes';
 import { DraftActions, draftFeature } from '../../state/draft.feature';
+import type { CountedRange } from './sheet-cells';
 import type { SheetColumn, SheetEdits, SheetEntry, SheetRefusal, SheetWay } from './sheet-column';
 
 /** Takes texts over from a sheet to its page, and keeps as drafts what the page refuses: nothing typed is lost. */
@@ -40,6 +41,11 @@ export class SheetEntering<R> {
     if (!(refused instanceof Promise)) return this.settle(entries, refused);
     void refused.then((late) => this.settle(entries, late));
     return true;
+  }
+
+  /** Counts on down a range, where the page can. */
+  countOn({ rows, columns }: CountedRange<R>): void {
+    this.edits().countOn?.(rows, columns);
   }
 
   private settle(entries: readonly SheetEntry<R>[], refused: readonly SheetRefusal<R>[]): boolean {

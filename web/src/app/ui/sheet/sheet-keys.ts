@@ -4,7 +4,7 @@ export type SheetCommand =
   | { readonly does: 'edit'; readonly typed?: string }
   | { readonly does: 'shift'; readonly rows: number }
   | { readonly does: 'widen'; readonly px: number }
-  | { readonly does: 'clear' | 'toggle' | 'fill' | 'all' | 'remove' | 'leave' };
+  | { readonly does: 'clear' | 'toggle' | 'fill' | 'count' | 'all' | 'remove' | 'leave' };
 
 /** Further than any sheet reaches: the edge stops it. */
 const EDGE = 1e6;
@@ -77,6 +77,9 @@ export function sheetCommand(event: KeyboardEvent, pageRows: number): SheetComma
   if (event.altKey) return withAlt(event);
   const move = moved(event, pageRows);
   if (move !== undefined) return move;
-  if (event.ctrlKey || event.metaKey) return withControl[event.key.toLowerCase()];
+  if (event.ctrlKey || event.metaKey) {
+    const key = event.key.toLowerCase();
+    return key === 'd' && event.shiftKey ? { does: 'count' } : withControl[key];
+  }
   return plain[event.key] ?? (isLetter(event.key) ? { does: 'edit', typed: event.key } : undefined);
 }

@@ -157,6 +157,7 @@ export class Sheet<R> implements OnInit {
     else if (command.does === 'clear') this.clear();
     else if (command.does === 'toggle') this.edits().toggle?.(here.row, here.column);
     else if (command.does === 'fill') this.entering.enter(this.cells.filled(this.cursor.range()), 'filled');
+    else if (command.does === 'count') this.entering.countOn(this.cells.counted(this.cursor.range()));
     else if (command.does === 'shift') this.order.step(here.row, command.rows);
     else if (command.does === 'widen') this.layout.widen(here.column.id, command.px);
     else if (command.does === 'remove') this.edits().remove?.(here.row);

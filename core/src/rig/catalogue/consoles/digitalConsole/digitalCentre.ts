@@ -39,9 +39,14 @@ const sourcesOf = (p: DeskParams): readonly Source[] => [
   })),
 ];
 
+export const sourceNames = (p: DeskParams): readonly string[] => sourcesOf(p).map(({ name }) => name);
+
+/** Whether there is anything talkback can go to. */
+export const hasTalkback = (p: DeskParams): boolean => p.talkback && (p.auxes > 0 || p.studioOutputs);
+
 export function centreKnobs(p: DeskParams): readonly SettingSpec[] {
-  const names = sourcesOf(p).map(({ name }) => name);
-  const hasTalk = p.talkback && (p.auxes > 0 || p.studioOutputs);
+  const names = sourceNames(p);
+  const hasTalk = hasTalkback(p);
   return [
     ...(p.speakerSets > 0 ? controlRoomKnobs(names, p.speakerSets, 0) : []),
     ...(p.studioOutputs

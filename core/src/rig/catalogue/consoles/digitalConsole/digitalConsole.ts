@@ -14,6 +14,7 @@ import { centreKnobs, centrePorts, centreRoutes } from './digitalCentre';
 import { deskChannelKnobs, deskChannelRoutes } from './digitalChannel';
 import { deskInputKnobs, deskInputPorts, deskInputRoutes, deskInputStations } from './digitalInputs';
 import { CARD_LANES, deskCrossbars } from './digitalPatch';
+import { digitalSheet } from './digitalSheet';
 import { returnKnobs, returnPorts, returnRoutes } from './digitalReturns';
 
 /** "channel 17 (layer 2, fader 1)". */
@@ -89,4 +90,5 @@ export const digitalConsole = deviceType({
     ],
     stations: [...deskInputStations(p), ...outputStations(p)],
   }),
+  sheet: digitalSheet,
 });

@@ -1,4 +1,4 @@
-import type { Port, Route } from '../../../deviceModel';
+import type { LaneKey, Port, Route } from '../../../deviceModel';
 import type { ReadSetting, SettingSpec } from '../../../settings';
 import { FADER_RANGE, gainKnob, onOff } from '../../knobs';
 import { controlRoom, controlRoomKnobs, stereo } from '../../monitoring/controlRoom';
@@ -12,7 +12,7 @@ import type { SplitParams } from './splitParams';
 
 const SIDES = ['left', 'right'] as const;
 
-const sourceNames = ({ externals }: SplitParams): readonly string[] => [
+export const sourceNames = ({ externals }: SplitParams): readonly string[] => [
   'mix',
   ...numbersTo(externals).map((n) => `external ${n}`),
 ];
@@ -105,6 +105,12 @@ export function centrePorts(p: SplitParams): readonly Port[] {
 const groupOutputs = ({ groups, groupOutputs: jacks = groups }: SplitParams) =>
   groups === 0 ? [] : numbersTo(jacks).map((jack) => ({ jack, group: ((jack - 1) % groups) + 1 }));
 
+/** The jacks that carry a group. */
+export const groupJacks = (p: SplitParams, g: number): readonly LaneKey[] =>
+  groupOutputs(p)
+    .filter(({ group }) => group === g)
+    .map(({ jack }) => laneAt(`group-out-${jack}`));
+
 function groupRoutes(p: SplitParams, g: number, read: ReadSetting): readonly Route[] {
   const after = laneAt('group-fader', g);
   const toOut = [
@@ -112,9 +118,7 @@ function groupRoutes(p: SplitParams, g: number, read: ReadSetting): readonly Rou
       outputNoise: p.stageNoiseDbu,
       knobs: knobsAt(g, 'groupFaderDb'),
     }),
-    ...groupOutputs(p)
-      .filter(({ group }) => group === g)
-      .map(({ jack }) => active(after, laneAt(`group-out-${jack}`), 0)),
+    ...groupJacks(p, g).map((jack) => active(after, jack, 0)),
   ];
   if (read('groupToMix', g) !== true) return toOut;
   // Odd groups stand left, even ones right.

@@ -8,6 +8,7 @@ import { numbersTo } from '../../params';
 import { laneAt } from '../../routeKinds';
 import { centreKnobs, centrePorts, centreRoutes } from './splitCentre';
 import { channelChoosables, channelKnobs, channelPorts, channelRoutes } from './splitChannel';
+import { splitSheet } from './splitSheet';
 import { monitorKnobs, monitorPorts, monitorRoutes } from './splitMonitor';
 
 const settings = (p: SplitParams): readonly SettingSpec[] => [
@@ -48,6 +49,7 @@ export const splitConsole = deviceType({
   params: splitParams,
   settings,
   choosables: channelChoosables,
+  sheet: splitSheet,
   build(p, read): DeviceModel {
     const built = routes(p, read);
     return {

@@ -1,0 +1,131 @@
+import { carriedIn } from '../../consoles/carried';
+import { cellText, knobsOf } from '../../consoles/cells/channelCell';
+import type { Desk, DeskRow } from '../../consoles/desk';
+import { deskOf } from '../../consoles/desk';
+import { insertedUnit, leadsOf } from '../../consoles/leads';
+import type { DeviceId, LaneId } from '../../rig/ids';
+import type { Device } from '../../rig/rigSchema';
+import { settingKeyOf } from '../../rig/settings';
+import type { ChannelCell, ChannelColumn, SheetLayer } from '../../rig/sheets/channelSheet';
+import { sheetOf } from '../../rig/sheets/sheetOf';
+import type { WorkedScene } from '../../scene/workedScene';
+
+/** How a cell is edited. */
+export type CellEditor = 'text' | 'figure' | 'choice' | 'switch';
+
+/** A row of a channel sheet as a screen, a paper or a file shows it. */
+export interface ChannelRowView {
+  readonly id: string;
+  readonly name: string;
+  readonly section: string;
+  readonly lane?: LaneId;
+  /** What it carries, by the lines of the input list; empty for nothing. */
+  readonly carries: string;
+  /** The unit on its insert point. */
+  readonly unit: string;
+  readonly leads: string;
+  /** What stands in its cells, by column; a column it does not have is left out. */
+  readonly texts: Readonly<Record<string, string>>;
+  /** Whether this job uses it: it carries something, or a knob of it was turned. */
+  readonly isUsed: boolean;
+}
+
+export interface ChannelColumnView extends ChannelColumn {
+  readonly editor: CellEditor;
+}
+
+/** A device with channels in a scene, row by row. */
+export interface ChannelSheetView {
+  readonly device: DeviceId;
+  readonly name: string;
+  readonly type: string;
+  readonly columns: readonly ChannelColumnView[];
+  readonly sections: readonly { readonly id: string; readonly title: string; readonly rows: number }[];
+  readonly layers: readonly SheetLayer[];
+  readonly rows: readonly ChannelRowView[];
+}
+
+function editorFor(desk: Desk, device: Device, cell: ChannelCell): CellEditor {
+  if (cell.kind === 'patch' || cell.kind === 'insert') return 'choice';
+  if (cell.kind !== 'knob') return 'text';
+  const spec = desk.knobs(device).spec(cell.knob);
+  if (typeof spec?.initial === 'boolean') return 'switch';
+  return spec?.names === undefined ? 'figure' : 'choice';
+}
+
+/** A column is edited as the first of its cells is; where they differ, as text. */
+function editorOf(desk: Desk, { id }: ChannelColumn): CellEditor {
+  const editors = new Set(
+    desk.rows.flatMap(({ cells }) => {
+      const placed = cells[id];
+      return placed === undefined ? [] : [editorFor(desk, placed.device, placed.cell)];
+    }),
+  );
+  const [only] = editors;
+  return editors.size === 1 && only !== undefined ? only : 'text';
+}
+
+const isTurned = ({ scene }: WorkedScene, { cells }: DeskRow, device: DeviceId): boolean =>
+  Object.values(cells).some(
+    ({ device: of, cell }) =>
+      of.id === device &&
+      knobsOf(cell).some(
+        ({ setting, channel }) => scene.settings[settingKeyOf(of.id, setting, channel)] !== undefined,
+      ),
+  );
+
+function rowView(
+  context: WorkedScene,
+  desk: Desk,
+  carried: (lane: number) => string,
+  row: DeskRow,
+): ChannelRowView {
+  const carries = row.lane === undefined ? '' : carried(row.lane);
+  const lane = row.lane === undefined ? undefined : context.graph.lanes[row.lane]?.id;
+  return {
+    ...{ id: row.id, name: row.name, section: row.section, carries },
+    ...(lane !== undefined && { lane }),
+    unit: insertedUnit(context, row),
+    leads: leadsOf(context, desk, row),
+    texts: Object.fromEntries(
+      Object.entries(row.cells).map(([column, { device, cell }]) => [
+        column,
+        cellText(cell, desk.knobs(device)),
+      ]),
+    ),
+    isUsed: carries !== '' || isTurned(context, row, desk.device.id),
+  };
+}
+
+/** The channel sheet of a device; undefined for one that is gone or has no channels. */
+export function channelSheetView(context: WorkedScene, id: DeviceId): ChannelSheetView | undefined {
+  const desk = deskOf(context, id);
+  if (desk === undefined) return undefined;
+  const carried = carriedIn(context);
+  return {
+    ...{ device: id, name: desk.device.name, type: desk.device.type, layers: desk.sheet.layers },
+    columns: desk.columns.map((column) => ({ ...column, editor: editorOf(desk, column) })),
+    sections: desk.sheet.sections.map(({ id: section, title, rows }) => ({
+      ...{ id: section, title, rows: rows.length },
+    })),
+    rows: desk.rows.map((row) => rowView(context, desk, carried, row)),
+  };
+}
+
+/** Kinds of gear whose channels are worked on together: these come first where a sheet is chosen. */
+const CONSOLES = ['splitConsole', 'digitalConsole', 'audioInterface', 'summingMixer', 'passiveSumming'];
+
+export interface DeviceWithChannels {
+  readonly id: DeviceId;
+  readonly name: string;
+}
+
+const placeOf = ({ type }: Device): number =>
+  CONSOLES.includes(type) ? CONSOLES.indexOf(type) : CONSOLES.length;
+
+/** Every device with channels, consoles first. */
+export const devicesWithChannels = ({ rig }: WorkedScene): readonly DeviceWithChannels[] =>
+  rig.devices
+    .filter((device) => device.type !== 'dawHost' && sheetOf(device) !== undefined)
+    .sort((a, b) => placeOf(a) - placeOf(b))
+    .map(({ id, name }) => ({ id, name }));
