@@ -112,7 +112,6 @@ class Planning {
     const { entry, row, title, placed } = target;
     const { device, cell } = placed;
     const knobs = this.knobs.of(device);
-    this.meant.add(`${row.id}\t${entry.column}`);
     const from = cellText(cell, this.desk.knobs(device));
     const read = readCell(cell, entry.text, knobs);
     if (!read.ok) return read.sentence;
@@ -123,6 +122,7 @@ class Planning {
     const harmed = this.isMany && isTurnedOn ? harm(this.it, target, 'on') : undefined;
     if (harmed !== undefined) return harmed;
     this.knobs.turn(device, read.value);
+    this.meant.add(`${row.id}\t${entry.column}`);
     for (const { knob } of read.value)
       this.setBy.set(settingKeyOf(device.id, knob.setting, knob.channel), row.name);
     const to = cellText(cell, this.knobs.of(device));

@@ -21,7 +21,9 @@ function named(names: readonly string[], text: string, by: number): CellReading<
   if (!first.ok) return first;
   const name = names[first.value + by];
   return name === undefined
-    ? refuse(`There is no ${String(by + 1)}th from “${text}” on: “${names.at(-1) ?? ''}” is the last.`)
+    ? refuse(
+        `“${names.at(-1) ?? ''}” is the last: from “${text}” on there are ${String(names.length - first.value)}.`,
+      )
     : value(name);
 }
 

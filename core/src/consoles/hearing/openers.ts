@@ -1,6 +1,6 @@
 import { buildDevice, settingsOf } from '../../rig/buildDevice';
 import type { KnobRef, LaneKey } from '../../rig/deviceModel';
-import { knobText } from '../../rig/knobText';
+import { knobText, knobTitle } from '../../rig/knobText';
 import type { Device } from '../../rig/rigSchema';
 import type { SettingKey, SettingSpec, SettingValue } from '../../rig/settings';
 import { settingKeyOf } from '../../rig/settings';
@@ -67,6 +67,6 @@ export function openersOf(device: Device, settings: Settings, lane: LaneKey): re
     const value = positions.find((at) => leadsIn(device, { ...settings, [key]: at }, lane).length > 0);
     return value === undefined
       ? []
-      : [{ key, knob, title: spec.title, value, valueText: knobText(spec, value) }];
+      : [{ key, knob, title: knobTitle(spec, knob.channel), value, valueText: knobText(spec, value) }];
   });
 }

@@ -1,4 +1,5 @@
 import type { WorkedScene } from '../../scene/workedScene';
+import { formatNumber } from '../../units/format';
 import type { Desk } from '../desk';
 import { laidInputs } from './readyInputs';
 import type { ReadyLine, ReadyPlan } from './readyLine';
@@ -89,7 +90,7 @@ function monitorLines({ channels, monitors, outputs: { others } }: ReadyRows): r
     readyLine(
       'sends',
       'Monitor sends on, before the fader',
-      `Auxes ${names(monitors.map(String))} at ${String(START.noonDb)} dB, which is 12 o’clock on a knob.`,
+      `Auxes ${names(monitors.map(String))} at ${formatNumber(START.noonDb)} dB, which is 12 o’clock on a knob.`,
       monitors.flatMap((k) => down(channels, `aux${String(k)}`, level)),
     ),
     readyLine(
@@ -136,7 +137,7 @@ const opened = ({ mix, auxes, channels }: ReadyRows): readonly ReadyLine[] => [
   readyLine(
     'faders',
     'Raise the faders one by one',
-    `To about ${String(START.faderDb)} dB, with a source that plays.`,
+    `To about ${formatNumber(START.faderDb)} dB, with a source that plays.`,
     down(channels, 'fader', String(START.faderDb)),
   ),
   readyLine(

@@ -1,5 +1,6 @@
 import type { WorkedScene } from '../../scene/workedScene';
 import { carriedIn } from '../carried';
+import { formatNumber } from '../../units/format';
 import type { Desk } from '../desk';
 import type { ReadyLine, ReadyPlan } from './readyLine';
 import { down, readyLine, START } from './readyLine';
@@ -23,7 +24,7 @@ const channelLines = ({ carrying, idle }: Rows): readonly ReadyLine[] => [
   readyLine(
     'channels',
     'Channel faders at their start',
-    `${String(carrying.length)} channels carry something: faders at ${String(START.faderDb)} dB, unmuted.`,
+    `${String(carrying.length)} channels carry something: faders at ${formatNumber(START.faderDb)} dB, unmuted.`,
     [...down(carrying, 'fader', String(START.faderDb)), ...down(carrying, 'mute', 'off')],
   ),
   readyLine(
@@ -58,7 +59,7 @@ export function splitReady(context: WorkedScene, desk: Desk): ReadyPlan {
     readyLine(
       'cue',
       'Cue sends on, before the fader',
-      `From the channels at ${String(START.noonDb)} dB, which is 12 o’clock on a knob.`,
+      `From the channels at ${formatNumber(START.noonDb)} dB, which is 12 o’clock on a knob.`,
       auxes?.length === 0 ? [] : down(channels.carrying, cue, `${String(START.noonDb)} pre`),
     ),
     readyLine(

@@ -2,6 +2,7 @@ import type { Closed } from '../../consoles/hearing/whySilent';
 import { whySilent } from '../../consoles/hearing/whySilent';
 import type { DeviceId, LaneId } from '../../rig/ids';
 import type { WorkedScene } from '../../scene/workedScene';
+import { knobTitle } from '../../rig/knobText';
 import { settingsOf } from '../../rig/buildDevice';
 import type { KnobRef } from '../../rig/deviceModel';
 import { formatNumber } from '../../units/format';
@@ -25,7 +26,7 @@ function knobNames({ devices }: WorkedScene, device: DeviceId, knobs: readonly K
   const titles = knobs.flatMap(({ setting, channel }) => {
     const spec = it && settingsOf(it).find((each) => each.setting === setting);
     if (spec?.unit !== 'dB') return [];
-    return [spec.channels > 1 ? `${spec.title} ${String(channel)}` : spec.title];
+    return [knobTitle(spec, channel)];
   });
   return titles.join(', ');
 }
@@ -39,9 +40,7 @@ function sentenceOf(context: WorkedScene, closed: Closed): string {
     return `${name} is turned down by ${formatNumber(Math.round(-closed.gainDb))} dB: ${knobs === '' ? 'raise its level' : `raise ${knobs}`}.`;
   }
   const device = lane === undefined ? '' : (context.devices.get(lane.device)?.name ?? '');
-  const openers = closed.openers
-    .slice(0, 3)
-    .map(({ title, knob, valueText }) => `${title} ${String(knob.channel)} to ${valueText}`);
+  const openers = closed.openers.slice(0, 3).map(({ title, valueText }) => `${title} to ${valueText}`);
   return openers.length === 0
     ? `Nothing leads into ${name}.`
     : `${name} is closed. On ${device}: ${openers.join(', or ')}.`;

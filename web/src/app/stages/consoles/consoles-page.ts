@@ -18,6 +18,8 @@ import { asked, askedAbout } from '../../state/asked';
 import { PlanActions, planFeature } from '../../state/plan.feature';
 import { AnswerState } from '../../ui/answer';
 import { Pick } from '../../ui/form/pick';
+import type { MenuItem } from '../../ui/menu';
+import { Menu } from '../../ui/menu';
 import { ColumnMenu } from '../../ui/sheet/column-menu';
 import { Sheet } from '../../ui/sheet/sheet';
 import { SheetCell } from '../../ui/sheet/sheet-cell';
@@ -37,6 +39,12 @@ import { consoleRows } from './console-row';
 
 type Panel = 'copy' | 'spill' | 'ready' | 'strips' | 'silence' | 'knobs';
 
+const MORE: readonly (MenuItem & { readonly id: Panel })[] = [
+  { id: 'spill', name: 'Lay one to one', note: 'a run of sources for a run of rows' },
+  { id: 'strips', name: 'Channels', note: 'who has them, and which lines have none' },
+  { id: 'silence', name: 'No sound?', note: 'from each ear back to the first closed place' },
+];
+
 /** Sections that are long and seldom touched: folded until somebody opens them. */
 const FOLDED_AT_FIRST = ['cards', 'link', 'centre'];
 
@@ -48,6 +56,7 @@ const FOLDED_AT_FIRST = ['cards', 'link', 'centre'];
     ColumnMenu,
     CopyPanel,
     KnobsPanel,
+    Menu,
     PartPage,
     Pick,
     ReadyPanel,
@@ -112,6 +121,7 @@ export class ConsolesPage {
     const sheet = this.told();
     return sheet === undefined ? [] : channelColumns(sheet, this.rows(), this.columnLook());
   });
+  protected readonly more = MORE;
   protected readonly rowId = ({ id }: ConsoleRow): string => `console:${this.shown() ?? ''}:${id}`;
   protected readonly selected = computed(() => {
     const [selection, reached] = [this.selection(), this.reached()];
@@ -134,6 +144,10 @@ export class ConsolesPage {
     const reached = this.reached();
     return reached?.kind === 'row' ? this.told()?.rows.find(({ id }) => id === reached.id) : undefined;
   });
+
+  protected openPanel(id: string): void {
+    this.panel.set(id as Panel);
+  }
 
   protected close(): void {
     this.panel.set(undefined);

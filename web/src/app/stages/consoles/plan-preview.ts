@@ -33,7 +33,8 @@ const cells = (count: number): string => (count === 1 ? 'One cell changes' : `${
     </p>
     @for (refusal of shownRefusals(); track $index) {
       <p class="left">
-        <span class="warning" aria-hidden="true">◆</span> <strong>{{ refusal.row }}</strong>:
+        <span class="warning" aria-hidden="true">◆</span>&ngsp;<strong>{{ refusal.row }}</strong
+        >:
         {{ refusal.sentence }}
       </p>
     }

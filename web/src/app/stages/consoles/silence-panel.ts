@@ -21,7 +21,8 @@ import { SidePanel } from '../../ui/side-panel';
         @for (line of closedOnes(); track line.ear) {
           <div>
             <p>
-              <span class="warning" aria-hidden="true">◆</span> <strong>{{ line.name }}</strong>:
+              <span class="warning" aria-hidden="true">◆</span>&ngsp;<strong>{{ line.name }}</strong
+              >:
               {{ line.sentence }}
               @if (line.lane; as lane) {
                 <button type="button" (click)="show(lane)">Show</button>
@@ -32,7 +33,8 @@ import { SidePanel } from '../../ui/side-panel';
         }
         @for (line of openOnes(); track line.ear) {
           <p>
-            <span aria-hidden="true">✓</span> <strong>{{ line.name }}</strong>: {{ line.sentence }}
+            <span aria-hidden="true">✓</span>&ngsp;<strong>{{ line.name }}</strong
+            >: {{ line.sentence }}
           </p>
         }
         @if (told()?.length === 0) {
