@@ -109,6 +109,27 @@ export const routeOutputSchema = z.object({
 });
 export type RouteOutput = z.infer<typeof routeOutputSchema>;
 
+/** `ft channels --json`. */
+export const channelsOutputSchema = z.object({
+  format: z.literal('faithful-thread-channels/1'),
+  ...head,
+  device: z.string(),
+  columns: z.array(z.object({ id: z.string(), title: z.string(), unit: z.string().optional() })),
+  rows: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      section: z.string(),
+      carries: z.string().describe('the lines it carries, or what plays there; empty for nothing'),
+      unit: z.string().describe('the unit on its insert point'),
+      leads: z.string(),
+      cells: z.record(z.string(), z.string()).describe('what stands in its cells, by column'),
+    }),
+  ),
+  changed: z.array(z.string()).describe('what a table that was read back changes'),
+});
+export type ChannelsOutput = z.infer<typeof channelsOutputSchema>;
+
 /** `ft sessions --json`. */
 export const sessionsOutputSchema = z.object({
   format: z.literal('faithful-thread-sessions/1'),

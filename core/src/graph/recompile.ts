@@ -38,6 +38,7 @@ const BESIDE: ReadonlySet<string> = new Set<keyof Session>([
   'routing',
   'performers',
   'readings',
+  'consoleViews',
   'headroomDb',
   'hearingTable',
   'automatedConsole',

@@ -17,6 +17,7 @@ export const MOST_ITEMS = {
   tracks: 2_000,
   performers: 500,
   readings: 10_000,
+  consoleViews: 200,
   sceneCords: 10_000,
   floorCords: 10_000,
   precautions: 10_000,

@@ -20,6 +20,7 @@ const BESIDE: ReadonlySet<string> = new Set<keyof Session>([
   'waivers',
   'performers',
   'readings',
+  'consoleViews',
   'headroomDb',
   'hearingTable',
   'automatedConsole',

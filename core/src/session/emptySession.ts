@@ -19,6 +19,7 @@ const USUAL: Omit<Session, 'id' | 'name'> = {
   tracks: [],
   performers: [],
   readings: [],
+  consoleViews: [],
   headroomDb: 6,
   hearingTable: 'niosh',
 };

@@ -9,6 +9,7 @@ import {
   stockSchema,
 } from '../rig/rigSchema';
 import { busSchema, trackSchema } from './daw/trackSchema';
+import { consoleViewSchema } from './consoleViewSchema';
 import { floorCordSchema, precautionSchema } from './floorSchema';
 import { performerSchema } from './performerSchema';
 import { readingSchema } from './readingSchema';
@@ -50,6 +51,10 @@ export const LISTS = {
   bus: { in: 'session', key: 'buses', item: busSchema, most: MOST_ITEMS.buses },
   performer: { in: 'session', key: 'performers', item: performerSchema, most: MOST_ITEMS.performers },
   reading: { in: 'session', key: 'readings', item: readingSchema, most: MOST_ITEMS.readings },
+  consoleView: {
+    ...{ in: 'session', key: 'consoleViews' },
+    ...{ item: consoleViewSchema, most: MOST_ITEMS.consoleViews },
+  },
 } as const satisfies Readonly<Record<string, ListRow>>;
 
 export type ListName = keyof typeof LISTS;

@@ -23,6 +23,7 @@ import { HEARING_TABLES } from '../units/hearing';
 import { byNumber } from './byNumber';
 import { PURPOSES } from './purposes';
 import { performerSchema } from './performerSchema';
+import { consoleViewSchema } from './consoleViewSchema';
 import { readingSchema } from './readingSchema';
 
 const text = z.string().max(200, 'at most 200 characters');
@@ -150,6 +151,8 @@ export const sessionSchema = z.strictObject({
   performers: z.array(performerSchema).max(MOST_ITEMS.performers).default([]),
   /** The line-up sheet as it was last filled in. */
   readings: z.array(readingSchema).max(MOST_ITEMS.readings).default([]),
+  /** Named views of consoles. */
+  consoleViews: z.array(consoleViewSchema).max(MOST_ITEMS.consoleViews).default([]),
   /** Room left over the peak of a source where it is recorded, dB. */
   headroomDb: z
     .number()

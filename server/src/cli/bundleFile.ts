@@ -6,16 +6,23 @@ import { didYouMean, nearestNames } from '@ft/core/text/nearestName';
 import { problemLine } from '@ft/core/words/problemWording';
 import { BadInput } from './badInput';
 
-function bytesOf(file: string): Buffer {
+function bytesOf(file: string, hint: string): Buffer {
   try {
     return readFileSync(file);
   } catch {
-    throw new BadInput(`There is no readable file “${file}”. Give the path of a *.thread.json bundle.`);
+    throw new BadInput(`There is no readable file “${file}”. ${hint}`);
   }
 }
 
+/** A table in a file, as text. Throws `BadInput` where it cannot be read. */
+export function tableIn(file: string): string {
+  const decoded = decodeText(bytesOf(file, 'Give the path of a table, CSV or tab-separated.'));
+  if (!decoded.ok) throw new BadInput(`${file}: ${decoded.sentence}`);
+  return decoded.text;
+}
+
 function textOf(file: string): string {
-  const decoded = decodeText(bytesOf(file));
+  const decoded = decodeText(bytesOf(file, 'Give the path of a *.thread.json bundle.'));
   if (!decoded.ok) throw new BadInput(`${file} is not a usable bundle: it is no text.`);
   return decoded.text;
 }

@@ -1,4 +1,5 @@
 import type { Answer } from './answer';
+import { channels } from './channels';
 import { check } from './check';
 import { levels } from './levels';
 import { BadInput } from './badInput';
@@ -12,7 +13,7 @@ import { readSessionsRequest } from './sessionsRequest';
 import { trace } from './trace';
 import { USAGE } from './usage';
 
-const RUN: Record<CommandName, (request: CliRequest) => Answer> = { check, trace, levels, route };
+const RUN: Record<CommandName, (request: CliRequest) => Answer> = { check, trace, levels, route, channels };
 
 type Say = (text: string) => void;
 

@@ -7,7 +7,7 @@ import { named, studioIn } from './bundleFile';
 import { readArgs } from './readArgs';
 import { USAGE } from './usage';
 
-export const COMMANDS = ['check', 'trace', 'levels', 'route'] as const;
+export const COMMANDS = ['check', 'trace', 'levels', 'route', 'channels'] as const;
 export type CommandName = (typeof COMMANDS)[number];
 
 /** A command line that was understood, with the bundle read and the scene found. */
@@ -19,6 +19,10 @@ export interface CliRequest {
   readonly from?: string;
   readonly to?: string;
   readonly out?: string;
+  /** Of `channels`: the device, whether a table is wanted, and the table that is read back. */
+  readonly device?: string;
+  readonly csv: boolean;
+  readonly read?: string;
   readonly json: boolean;
 }
 
@@ -28,6 +32,9 @@ const OPTIONS = {
   from: { type: 'string' },
   to: { type: 'string' },
   out: { type: 'string' },
+  device: { type: 'string' },
+  csv: { type: 'boolean', default: false },
+  read: { type: 'string' },
   json: { type: 'boolean', default: false },
   help: { type: 'boolean', short: 'h', default: false },
 } as const;
@@ -42,15 +49,18 @@ export function readRequest(argv: readonly string[]): CliRequest | undefined {
   const studio = studioIn(file);
   const session = named([...sessionsInOrder(studio), ...templatesOf(studio)], values.session, 'session');
   const scene = named(scenesInOrder(session), values.scene, 'scene');
-  const { from, to, out, json } = values;
+  const { from, to, out, device, csv, read, json } = values;
   return {
     command,
     studio,
     session,
     scene,
     json,
+    csv,
     ...(from && { from }),
     ...(to && { to }),
     ...(out && { out }),
+    ...(device && { device }),
+    ...(read && { read }),
   };
 }

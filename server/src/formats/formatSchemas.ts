@@ -1,6 +1,7 @@
 import * as z from 'zod';
 import {
   checkOutputSchema,
+  channelsOutputSchema,
   levelsOutputSchema,
   routeOutputSchema,
   sessionsOutputSchema,
@@ -30,6 +31,7 @@ export const formatSchemas = (): readonly (readonly [string, JsonSchema])[] => [
   ['bundle', bundleWithTypes()],
   ['check', ofOutput('ft check --json, faithful-thread-check/1', checkOutputSchema)],
   ['trace', ofOutput('ft trace --json, faithful-thread-trace/1', traceOutputSchema)],
+  ['channels', ofOutput('ft channels --json, faithful-thread-channels/1', channelsOutputSchema)],
   ['levels', ofOutput('ft levels --json, faithful-thread-levels/1', levelsOutputSchema)],
   ['route', ofOutput('ft route --json, faithful-thread-route/1', routeOutputSchema)],
   ['sessions', ofOutput('ft sessions --json, faithful-thread-sessions/1', sessionsOutputSchema)],

@@ -2,6 +2,8 @@ import { patchListCsv } from '@ft/core/formats/patchListCsv';
 import { lineUpSheet } from '@ft/core/views/levels/lineUpSheet';
 import { patchList } from '@ft/core/views/bay/patchList';
 import { planOf } from '@ft/core/views/plan';
+import { channelSheetView } from '@ft/core/views/consoles/channelSheetView';
+import type { DeviceId } from '@ft/core/rig/ids';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
 import type { PatchSheet } from '../sheets/patchListPdf';
@@ -15,6 +17,8 @@ export interface SheetInput {
   readonly revision: number;
   readonly place: ScenePlace;
   readonly printedAt: string;
+  /** Of sheets of one device, which. */
+  readonly device?: string;
 }
 
 /** A scene worked out, with what identifies it on paper; undefined where there is no such scene. */
@@ -49,6 +53,15 @@ export function patchListCsvTask(input: SheetInput, tell: Tell): string | undefi
 export async function patchListPdfTask(input: SheetInput, tell: Tell): Promise<Uint8Array | undefined> {
   const sheet = patchSheet(input, tell);
   return sheet && (await import('../sheets/patchListPdf')).patchListPdf(sheet);
+}
+
+/** The channel sheet of a device on paper; undefined where there is no such scene or no such device. */
+export async function consolePdfTask(input: SheetInput, tell: Tell): Promise<Uint8Array | undefined> {
+  const sheet = sheetOf(input, tell);
+  const channels = sheet && channelSheetView(sheet.context, (input.device ?? '') as DeviceId);
+  if (sheet === undefined || channels === undefined) return undefined;
+  const { consolePdf } = await import('../sheets/consolePdf');
+  return consolePdf({ ...sheet.head, sheet: channels });
 }
 
 /** The line-up sheet on paper. */

@@ -10,6 +10,7 @@ import type { StudioStore } from '../studios/studioStore';
 const SHEETS = {
   'patch-list.csv': { task: 'patchListCsv', type: 'text/csv; charset=utf-8' },
   'patch-list.pdf': { task: 'patchListPdf', type: 'application/pdf' },
+  'console.pdf': { task: 'consolePdf', type: 'application/pdf' },
   'line-up.pdf': { task: 'lineUpPdf', type: 'application/pdf' },
 } as const;
 
@@ -23,9 +24,13 @@ export function sheetRoutes(store: StudioStore, jobs: Jobs, now: () => string): 
     const { documents, revision } = stored;
     const place = { session, scene } as ScenePlace;
     const { task, type } = SHEETS[name];
-    const input = { documents, revision, place, printedAt: now() };
+    const { device } = request.query;
+    const input = {
+      ...{ documents, revision, place, printedAt: now() },
+      ...(typeof device === 'string' && { device }),
+    };
     const sheet = await jobs.run(task, input, wantedBy(request, response));
-    if (sheet === undefined) throw notFound('scene');
+    if (sheet === undefined) throw notFound(name === 'console.pdf' ? 'console' : 'scene');
     response
       .attachment(`${session}-${scene}-${name}`)
       .type(type)

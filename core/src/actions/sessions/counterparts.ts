@@ -39,11 +39,12 @@ const devicesIn = (scene: Scene): readonly DeviceId[] => [
 
 /** Every device a session names, once. */
 export function devicesUsed(session: Session): ReadonlySet<DeviceId> {
-  const { host, automatedConsole, performers, readings, threads, scenes } = session;
+  const { host, automatedConsole, performers, readings, consoleViews, threads, scenes } = session;
   return new Set([
     ...threads.flatMap(placesIn).map(deviceIdIn),
     ...scenes.flatMap(devicesIn),
     ...readings.map(({ id }) => deviceIdIn(id)),
+    ...consoleViews.map(({ device }) => device),
     ...performers.flatMap(({ headphones }) => headphones ?? []),
     ...[host, automatedConsole].flatMap((id) => id ?? []),
   ]);

@@ -16,6 +16,7 @@ export interface LeftOut {
     | 'host'
     | 'automation'
     | 'readings'
+    | 'console-view'
     | 'waivers'
     | 'headphones';
   /** The line, scene or performer it is left out of; empty where it is the session itself. */

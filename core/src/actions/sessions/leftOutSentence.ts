@@ -11,6 +11,7 @@ const WORDING: Readonly<Record<LeftOut['what'], (left: LeftOut) => string>> = {
   knobs: ({ of, count, missing }) => `${of} loses ${many(count, 'setting')} of ${missing}.`,
   host: ({ missing }) => `The host ${missing} is not here. Say under Mix which host the tracks run on.`,
   automation: ({ missing }) => `The automated console ${missing} is not here.`,
+  'console-view': ({ of, missing }) => `The view “${of}” of ${missing} is left out.`,
   readings: ({ missing }) => `What a meter showed at ${missing} is left out.`,
   waivers: ({ count }) =>
     count === 1

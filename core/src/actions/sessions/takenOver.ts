@@ -36,7 +36,7 @@ function performerOver({ to, name }: Crossing, performer: Performer): Crossed<Pe
 
 /** Host, automated console and what a meter showed: what of a session stands beside its lists. */
 function besidesOver(over: Crossing, session: Session): Crossed<Session> {
-  const { host, automatedConsole, readings, waivers, ...rest } = session;
+  const { host, automatedConsole, readings, consoleViews, waivers, ...rest } = session;
   const left: LeftOut[] = [];
   const device = (what: 'host' | 'automation', id: Session['host']): Session['host'] => {
     const ours = id && over.to.get(id);
@@ -49,12 +49,17 @@ function besidesOver(over: Crossing, session: Session): Crossed<Session> {
     if (id === undefined) left.push(leftOut('readings', '', over.name(deviceIdIn(reading.id))));
     return id === undefined ? [] : [{ ...reading, id }];
   });
+  const views = consoleViews.flatMap((view) => {
+    const ours = over.to.get(view.device);
+    if (ours === undefined) left.push(leftOut('console-view', view.name, over.name(view.device)));
+    return ours === undefined ? [] : [{ ...view, device: ours }];
+  });
   // A waiver is known by the ids of the places it is about.
   const isSameRig = [...over.to].every(([theirs, ours]) => theirs === ours);
   if (!isSameRig && waivers.length > 0) left.push({ ...leftOut('waivers', '', ''), count: waivers.length });
   return {
     kept: {
-      ...{ ...rest, readings: kept, waivers: isSameRig ? waivers : [] },
+      ...{ ...rest, readings: kept, consoleViews: views, waivers: isSameRig ? waivers : [] },
       ...(newHost !== undefined && { host: newHost }),
       ...(newConsole !== undefined && { automatedConsole: newConsole }),
     },

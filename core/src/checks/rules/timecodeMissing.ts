@@ -1,25 +1,14 @@
-import { rigMemo } from '../../graph/rigMemo';
-import { trace } from '../../graph/trace';
+import { timecodeReaches } from '../../graph/timecodeReaches';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
-const timecodeInputs = rigMemo(({ lanes }) =>
-  lanes.filter(({ medium, direction }) => medium === 'timecode' && direction === 'in'),
-);
-
 function run({ rig, session, graph }: WorkedScene): readonly Finding[] {
   const console = rig.devices.find(({ id }) => id === session.automatedConsole);
   if (console === undefined) return [];
-  const reached = timecodeInputs(graph)
-    .filter(({ device }) => device === console.id)
-    .some(({ index }) =>
-      trace(graph, index, 'to').lanes.some((lane) => {
-        const at = graph.lanes[lane];
-        return at?.direction === 'out' && at.medium === 'timecode';
-      }),
-    );
-  return reached ? [] : [{ rule: 'timecode-missing', at: [{ kind: 'device', id: console.id }], figures: {} }];
+  return timecodeReaches(graph, console.id)
+    ? []
+    : [{ rule: 'timecode-missing', at: [{ kind: 'device', id: console.id }], figures: {} }];
 }
 
 export const timecodeMissing: Rule = {

@@ -3,12 +3,15 @@ import { cellText, knobsOf } from '../../consoles/cells/channelCell';
 import type { Desk, DeskRow } from '../../consoles/desk';
 import { deskOf } from '../../consoles/desk';
 import { insertedUnit, leadsOf } from '../../consoles/leads';
+import { REMOTE } from '../../rig/catalogue/consoles/remoteRows';
 import type { DeviceId, LaneId } from '../../rig/ids';
 import type { Device } from '../../rig/rigSchema';
 import { settingKeyOf } from '../../rig/settings';
 import type { ChannelCell, ChannelColumn, SheetLayer } from '../../rig/sheets/channelSheet';
 import { sheetOf } from '../../rig/sheets/sheetOf';
+import { byNumber } from '../../session/byNumber';
 import type { WorkedScene } from '../../scene/workedScene';
+import { matrixSections } from './matrixPage';
 
 /** How a cell is edited. */
 export type CellEditor = 'text' | 'figure' | 'choice' | 'switch';
@@ -42,6 +45,8 @@ export interface ChannelSheetView {
   readonly columns: readonly ChannelColumnView[];
   readonly sections: readonly { readonly id: string; readonly title: string; readonly rows: number }[];
   readonly layers: readonly SheetLayer[];
+  /** Sections that can be looked at as a grid of sources against destinations. */
+  readonly matrices: readonly { readonly id: string; readonly title: string }[];
   readonly rows: readonly ChannelRowView[];
 }
 
@@ -74,13 +79,20 @@ const isTurned = ({ scene }: WorkedScene, { cells }: DeskRow, device: DeviceId):
       ),
   );
 
+/** The host's tracks in their order, for the faders of a remote layer. */
+function hostTrack({ session }: WorkedScene, { id }: DeskRow): string {
+  const place = Number(id.slice(REMOTE.length + 1)) - 1;
+  return [...session.tracks].sort(byNumber)[place]?.name ?? '';
+}
+
 function rowView(
   context: WorkedScene,
   desk: Desk,
   carried: (lane: number) => string,
   row: DeskRow,
 ): ChannelRowView {
-  const carries = row.lane === undefined ? '' : carried(row.lane);
+  const sounds = row.lane === undefined ? '' : carried(row.lane);
+  const carries = row.section === REMOTE ? hostTrack(context, row) : sounds;
   const lane = row.lane === undefined ? undefined : context.graph.lanes[row.lane]?.id;
   return {
     ...{ id: row.id, name: row.name, section: row.section, carries },
@@ -104,6 +116,7 @@ export function channelSheetView(context: WorkedScene, id: DeviceId): ChannelShe
   const carried = carriedIn(context);
   return {
     ...{ device: id, name: desk.device.name, type: desk.device.type, layers: desk.sheet.layers },
+    matrices: matrixSections(desk),
     columns: desk.columns.map((column) => ({ ...column, editor: editorOf(desk, column) })),
     sections: desk.sheet.sections.map(({ id: section, title, rows }) => ({
       ...{ id: section, title, rows: rows.length },

@@ -11,15 +11,22 @@ import type { SpillWish } from '@ft/core/actions/consoles/spill';
 import { spill } from '@ft/core/actions/consoles/spill';
 import type { ZeroedConsole } from '@ft/core/actions/consoles/zeroedConsole';
 import { zeroedConsole } from '@ft/core/actions/consoles/zeroedConsole';
+import type { AutomationPlan } from '@ft/core/consoles/automation';
+import { automationPlan } from '@ft/core/consoles/automation';
 import { readyPlan } from '@ft/core/consoles/ready/readyPlan';
 import type { StripBudget } from '@ft/core/consoles/stripBudget';
 import { stripBudget } from '@ft/core/consoles/stripBudget';
 import { deskOf } from '@ft/core/consoles/desk';
+import { channelsCsv } from '@ft/core/formats/csv/channelsCsv';
+import { channelTable } from '@ft/core/formats/csv/channelTable';
+import type { TableReading } from '@ft/core/formats/csv/tableReading';
 import type { DeviceId } from '@ft/core/rig/ids';
 import type { CellChoice } from '@ft/core/views/consoles/cellChoices';
 import { cellChoices } from '@ft/core/views/consoles/cellChoices';
 import type { ChannelSheetView, DeviceWithChannels } from '@ft/core/views/consoles/channelSheetView';
 import { channelSheetView, devicesWithChannels } from '@ft/core/views/consoles/channelSheetView';
+import type { MatrixPage } from '@ft/core/views/consoles/matrixPage';
+import { matrixPage } from '@ft/core/views/consoles/matrixPage';
 import type { SettingCell } from '@ft/core/views/settingCells';
 import { rowKnobs } from '@ft/core/views/consoles/rowKnobs';
 import type { SilenceLine } from '@ft/core/views/consoles/silenceLines';
@@ -40,6 +47,8 @@ export interface ConsoleAnswers {
   channelSheet(id: DeviceId): ChannelSheetView | undefined;
   /** What can stand in a cell, best first. */
   cellChoices(cell: CellAddress, text: string): readonly CellChoice[];
+  /** A patch page as a grid of sources against destinations. */
+  matrixPage(id: DeviceId, section: string): MatrixPage | undefined;
   /** The knobs of a row, to be turned on trial. */
   rowKnobs(id: DeviceId, row: string): readonly SettingCell[];
   /** Texts for cells: typed, pasted, filled down, read from a table. */
@@ -52,6 +61,11 @@ export interface ConsoleAnswers {
   makeReady(id: DeviceId, wish: ReadyWish): MadeReady | undefined;
   zeroConsole(id: DeviceId): ZeroedConsole | undefined;
   stripBudget(id: DeviceId): StripBudget | undefined;
+  /** What automation of a console takes; undefined for one that has none. */
+  automation(id: DeviceId): AutomationPlan | undefined;
+  /** A table of channels, read against the console or written of it. */
+  readChannels(id: DeviceId, text: string): TableReading;
+  writeChannels(id: DeviceId): string | undefined;
   /** Why nothing is heard, ear by ear. */
   silence(): readonly SilenceLine[];
 }
@@ -67,6 +81,7 @@ export function createConsoleAnswers(there: () => WorkerState): ConsoleAnswers {
     channelSheet: (id) => channelSheetView(there().context, id),
     cellChoices: ({ device, row, column }, text) =>
       cellChoices(there().context, device, { row, column }, text),
+    matrixPage: (id, section) => matrixPage(there().context, id, section),
     rowKnobs: (id, row) => rowKnobs(there().context, id, row),
     channelCells: (id, entries) => plannedCells(at(id), entries),
     countChannels: (id, wish) => countedCells(at(id), wish),
@@ -81,6 +96,12 @@ export function createConsoleAnswers(there: () => WorkerState): ConsoleAnswers {
     stripBudget(id) {
       const desk = deskOf(there().context, id);
       return desk && stripBudget(there().context, desk);
+    },
+    automation: (id) => automationPlan(there().context, id),
+    readChannels: (id, text) => channelTable(at(id), text),
+    writeChannels(id) {
+      const sheet = channelSheetView(there().context, id);
+      return sheet && channelsCsv(sheet);
     },
     silence: () => silenceLines(there().context),
   };

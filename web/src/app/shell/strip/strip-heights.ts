@@ -13,7 +13,11 @@ export type StripHeight = (typeof STRIP_HEIGHTS)[number];
 const KEY = 'ft-strip-heights';
 
 /** Parts whose own page says more than the strip would: there it is one line until somebody wants it. */
-const AT_FIRST: Readonly<Partial<Record<PartAddress, StripHeight>>> = { 'rig/devices': 'line' };
+const AT_FIRST: Readonly<Partial<Record<PartAddress, StripHeight>>> = {
+  'rig/devices': 'line',
+  'track/consoles': 'line',
+  'mix/consoles': 'line',
+};
 
 type Chosen = Readonly<Partial<Record<PartAddress, StripHeight>>>;
 

@@ -13,6 +13,7 @@ import type {
 } from '../../ui/sheet/sheet-column';
 import { Planner } from '../../workers/planner.service';
 import type { ConsoleRow } from './console-row';
+import type { MatrixWish } from './matrix-grid';
 
 type Column = SheetColumn<ConsoleRow>;
 type Entry = SheetEntry<ConsoleRow>;
@@ -70,6 +71,25 @@ export class ChannelEdits implements SheetEdits<ConsoleRow> {
     void this.plan(label, (api) =>
       api.countChannels(sheet.device, { rows: ids, columns: columns.map(({ id }) => id) }),
     );
+  }
+
+  /** A crosspoint of the matrix is closed or opened, or a run of them laid. */
+  cross(wish: MatrixWish): void {
+    const sheet = this.sheet();
+    if (sheet === undefined) return;
+    const { row, source } = wish;
+    if (wish.does === 'diagonal') {
+      const { count } = wish;
+      const label = `${sheet.name}: ${wish.source.name} and on, to ${String(count)} rows`;
+      void this.plan(label, (api) =>
+        api.spillChannels(sheet.device, { first: wish.source.name, count, row: row.id }),
+      );
+    } else {
+      const text = source?.name ?? 'none';
+      void this.plan(`${sheet.name}: ${row.name} listens to ${text}`, (api) =>
+        api.channelCells(sheet.device, [{ row: row.id, column: 'source', text }]),
+      );
+    }
   }
 
   /** Makes a plan of many cells at once, and says what was left out of it. */

@@ -11,8 +11,8 @@ export type ConsoleRow =
     }
   | { readonly kind: 'row'; readonly id: string; readonly row: ChannelRowView };
 
-/** What is looked at of a device: everything, what this job uses, or what lies on one layer of faders. */
-export type ConsoleLook = 'all' | 'used' | { readonly layer: string };
+/** What is looked at of a device: everything, what this job uses, one layer of faders, or rows somebody named. */
+export type ConsoleLook = 'all' | 'used' | { readonly layer: string } | { readonly rows: readonly string[] };
 
 /** Sections, with their rows where they are not folded. */
 function inSections(
@@ -37,6 +37,10 @@ export function consoleRows(
 ): readonly ConsoleRow[] {
   if (look === 'all') return inSections(sheet, folded, () => true);
   if (look === 'used') return inSections(sheet, folded, ({ isUsed }) => isUsed);
+  if ('rows' in look) {
+    const named = new Set(look.rows);
+    return inSections(sheet, folded, ({ id }) => named.has(id));
+  }
   const byId = new Map(sheet.rows.map((row) => [row.id, row]));
   const layer = sheet.layers.find(({ id }) => id === look.layer);
   return (layer?.rows ?? []).flatMap((id): readonly ConsoleRow[] => {

@@ -5,18 +5,20 @@ import {
   effect,
   inject,
   input,
-  linkedSignal,
   signal,
   viewChild,
 } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { DeviceId } from '@ft/core/rig/ids';
+import type { MatrixRow } from '@ft/core/views/consoles/matrixPage';
 import { Here } from '../../shell/here';
 import { PartPage } from '../../shell/part';
 import type { PartAddress } from '../../shell/stages';
-import { asked, askedAbout } from '../../state/asked';
 import { PlanActions, planFeature } from '../../state/plan.feature';
+import { sheetAddress } from '../../state/studio-api.service';
+import { studioFeature } from '../../state/studio.feature';
 import { AnswerState } from '../../ui/answer';
+import { FileLink } from '../../ui/file-link';
 import { Pick } from '../../ui/form/pick';
 import type { MenuItem } from '../../ui/menu';
 import { Menu } from '../../ui/menu';
@@ -24,29 +26,22 @@ import { ColumnMenu } from '../../ui/sheet/column-menu';
 import { Sheet } from '../../ui/sheet/sheet';
 import { SheetCell } from '../../ui/sheet/sheet-cell';
 import { SwitchMark } from '../../ui/sheet/switch-mark';
-import type { ColumnLook } from './channel-columns';
-import { channelColumns, COLUMN_LOOKS } from './channel-columns';
+import { COLUMN_LOOKS } from './channel-columns';
 import { ChannelEdits } from './channel-edits';
-import { CopyPanel } from './copy-panel';
-import { KnobsPanel } from './knobs-panel';
-import { ReadyPanel } from './ready-panel';
-import { SilencePanel } from './silence-panel';
-import { SpillPanel } from './spill-panel';
-import { StripsPanel } from './strips-panel';
-import { foldedOf, lastConsole, rememberConsole, rememberFolded } from './console-choice';
-import type { ConsoleLook, ConsoleRow } from './console-row';
-import { consoleRows } from './console-row';
+import type { ConsolePanel } from './console-panels';
+import { ConsolePanels } from './console-panels';
+import type { ConsoleRow } from './console-row';
+import { ConsoleShown } from './console-shown';
+import { MatrixGrid } from './matrix-grid';
 
-type Panel = 'copy' | 'spill' | 'ready' | 'strips' | 'silence' | 'knobs';
-
-const MORE: readonly (MenuItem & { readonly id: Panel })[] = [
+const MORE: readonly (MenuItem & { readonly id: ConsolePanel })[] = [
   { id: 'spill', name: 'Lay one to one', note: 'a run of sources for a run of rows' },
   { id: 'strips', name: 'Channels', note: 'who has them, and which lines have none' },
+  { id: 'views', name: 'Views', note: 'rows this job uses, kept under a name' },
+  { id: 'list', name: 'A table', note: 'pasted, read from CSV, or written' },
+  { id: 'automation', name: 'Automation', note: 'the order that keeps work' },
   { id: 'silence', name: 'No sound?', note: 'from each ear back to the first closed place' },
 ];
-
-/** Sections that are long and seldom touched: folded until somebody opens them. */
-const FOLDED_AT_FIRST = ['cards', 'link', 'centre'];
 
 /** Everything with channels as a sheet: a row for each channel and bus, a column for what it has. */
 @Component({
@@ -54,20 +49,17 @@ const FOLDED_AT_FIRST = ['cards', 'link', 'centre'];
   imports: [
     AnswerState,
     ColumnMenu,
-    CopyPanel,
-    KnobsPanel,
+    ConsolePanels,
+    FileLink,
+    MatrixGrid,
     Menu,
     PartPage,
     Pick,
-    ReadyPanel,
     Sheet,
     SheetCell,
-    SilencePanel,
-    SpillPanel,
-    StripsPanel,
     SwitchMark,
   ],
-  providers: [ChannelEdits],
+  providers: [ChannelEdits, ConsoleShown],
   templateUrl: './consoles-page.html',
   styleUrl: './consoles-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -79,50 +71,38 @@ export class ConsolesPage {
   private readonly store = inject(Store);
   private readonly here = inject(Here);
   protected readonly edits = inject(ChannelEdits);
+  protected readonly shown = inject(ConsoleShown);
   private readonly selection = this.store.selectSignal(planFeature.selectSelection);
-  protected readonly panel = signal<Panel | undefined>(undefined);
-  protected readonly reached = signal<ConsoleRow | undefined>(undefined);
+  private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
+  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
+  protected readonly panel = signal<ConsolePanel | undefined>(undefined);
+  private readonly reached = signal<ConsoleRow | undefined>(undefined);
   protected readonly sheetOf = viewChild<Sheet<ConsoleRow>>(Sheet);
-
-  protected readonly consoles = asked((api) => api.consoles());
-  protected readonly shown = computed((): DeviceId | undefined => {
-    const all = this.consoles() ?? [];
-    const wanted = this.device() ?? lastConsole();
-    return (all.find(({ id }) => id === wanted) ?? all[0])?.id;
-  });
-  protected readonly told = askedAbout(this.shown, (api, id) => api.channelSheet(id));
-  protected readonly choices = computed(() =>
-    (this.consoles() ?? []).map(({ id, name }) => ({ value: id, name })),
-  );
-
-  protected readonly look = linkedSignal<DeviceId | undefined, string>({
-    source: this.shown,
-    computation: () => 'all',
-  });
-  protected readonly looks = computed(() => [
-    { value: 'all', name: 'Everything' },
-    { value: 'used', name: 'What this job uses' },
-    ...(this.told()?.layers ?? []).map(({ id, name }) => ({ value: `layer:${id}`, name })),
-  ]);
   protected readonly columnLooks = COLUMN_LOOKS;
-  protected readonly columnLook = signal<ColumnLook>('all');
-  private readonly folded = linkedSignal<DeviceId | undefined, ReadonlySet<string>>({
-    source: this.shown,
-    computation: (id) => new Set((id === undefined ? undefined : foldedOf(id)) ?? FOLDED_AT_FIRST),
-  });
+  protected readonly choices = computed(() =>
+    (this.shown.consoles() ?? []).map(({ id, name }) => ({ value: id, name })),
+  );
+  /** Another device is another sheet, with columns of its own to remember. */
+  protected readonly sheetNames = computed(() => [this.shown.sheet()?.name ?? '']);
 
-  protected readonly rows = computed((): readonly ConsoleRow[] => {
-    const [sheet, look] = [this.told(), this.look()];
-    if (sheet === undefined) return [];
-    const chosen: ConsoleLook = look === 'all' || look === 'used' ? look : { layer: look.slice(6) };
-    return consoleRows(sheet, chosen, this.folded());
+  /** The row the keys are in, as it stands now. */
+  protected readonly row = computed(() => {
+    const reached = this.reached();
+    return reached?.kind === 'row' ? this.shown.sheet()?.rows.find(({ id }) => id === reached.id) : undefined;
   });
-  protected readonly columns = computed(() => {
-    const sheet = this.told();
-    return sheet === undefined ? [] : channelColumns(sheet, this.rows(), this.columnLook());
+  protected readonly more = computed((): readonly MenuItem[] => {
+    const row = this.row();
+    return row === undefined
+      ? MORE
+      : [{ id: 'knobs', name: `What if: ${row.name}`, note: 'its levels, on trial' }, ...MORE];
   });
-  protected readonly more = MORE;
-  protected readonly rowId = ({ id }: ConsoleRow): string => `console:${this.shown() ?? ''}:${id}`;
+  protected readonly paper = computed(() => {
+    const [studioId, place, device] = [this.studioId(), this.place(), this.shown.device()];
+    return studioId === null || place === null || device === undefined
+      ? undefined
+      : `${sheetAddress(studioId, place, 'console.pdf')}?device=${device}`;
+  });
+  protected readonly rowId = ({ id }: ConsoleRow): string => `console:${this.shown.device() ?? ''}:${id}`;
   protected readonly selected = computed(() => {
     const [selection, reached] = [this.selection(), this.reached()];
     return selection?.kind === 'lane' && reached?.kind === 'row' && reached.row.lane === selection.id
@@ -132,21 +112,18 @@ export class ConsolesPage {
 
   constructor() {
     this.edits.fold = (section) => {
-      this.fold(section);
+      this.shown.fold(section);
     };
     effect(() => {
-      this.edits.sheet.set(this.told());
+      this.shown.open(this.device());
+    });
+    effect(() => {
+      this.edits.sheet.set(this.shown.sheet());
     });
   }
 
-  /** The row the keys are in, as it stands now. */
-  protected readonly row = computed(() => {
-    const reached = this.reached();
-    return reached?.kind === 'row' ? this.told()?.rows.find(({ id }) => id === reached.id) : undefined;
-  });
-
   protected openPanel(id: string): void {
-    this.panel.set(id as Panel);
+    this.panel.set(id as ConsolePanel);
   }
 
   protected close(): void {
@@ -154,16 +131,13 @@ export class ConsolesPage {
   }
 
   protected open(id: DeviceId): void {
-    rememberConsole(id);
     this.here.go(this.part(), id);
   }
 
-  protected fold(section: string): void {
-    const device = this.shown();
-    const folded = new Set(this.folded());
-    if (!folded.delete(section)) folded.add(section);
-    this.folded.set(folded);
-    if (device !== undefined) rememberFolded(device, [...folded]);
+  /** The keys have come to a row of the grid. */
+  protected reachInGrid({ id }: MatrixRow): void {
+    const row = this.shown.sheet()?.rows.find((each) => each.id === id);
+    if (row !== undefined) this.reach({ kind: 'row', id, row });
   }
 
   protected reach(row: ConsoleRow): void {

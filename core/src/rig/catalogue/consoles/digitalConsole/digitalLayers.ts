@@ -1,6 +1,7 @@
 import type { SheetLayer } from '../../../sheets/channelSheet';
 import { numbersTo } from '../../params';
 import { pagesOf } from '../pages';
+import { remoteLayer } from '../remoteRows';
 import type { DeskParams } from './digitalParams';
 
 const ids = (prefix: string, count: number): readonly string[] =>
@@ -27,5 +28,6 @@ export function digitalLayers(p: DeskParams): readonly SheetLayer[] {
         name: pages.length === 1 ? name : `${name} ${page.from}–${page.to}`,
       }));
     }),
+    remoteLayer(p.remoteFaders),
   ];
 }

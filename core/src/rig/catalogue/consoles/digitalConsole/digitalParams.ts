@@ -36,6 +36,10 @@ export const digitalParams = z.strictObject({
   studioOutputs: z.boolean().default(true),
   /** A line input for talkback, that goes to auxes and to the studio. */
   talkback: z.boolean().default(true),
+  /** Faders of a layer that moves the host instead: no sound passes them. */
+  remoteFaders: countTo(64).default(0),
+  /** Automation of the faders that follows timecode. */
+  automation: z.boolean().default(false),
   /** Whether a channel's mute takes its sends before the fader along. Consoles differ. */
   muteCutsPreSends: z.boolean().default(false),
   ...conversionParams,

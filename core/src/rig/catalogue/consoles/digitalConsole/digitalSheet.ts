@@ -7,6 +7,7 @@ import { numbersTo } from '../../params';
 import { laneAt } from '../../routeKinds';
 import { hasTalkback, sourceNames } from './digitalCentre';
 import { digitalLayers } from './digitalLayers';
+import { remoteSection } from '../remoteRows';
 import type { DeskParams } from './digitalParams';
 import { CARD_LANES, deskCrossbars } from './digitalPatch';
 import type { Cells, PatchPages } from './digitalStripRows';
@@ -137,6 +138,7 @@ export function digitalSheet(p: DeskParams): ChannelSheet {
     numbered('inputs', 'Mic inputs', p.micInputs, (n) => inputRow(p, n)),
     numbered('outputs', 'Line outputs', p.lineOutputs, (n) => outputRow(pages, n)),
     numbered('cards', 'Card outputs', p.cards * CARD_LANES, (n) => cardRow(pages, n)),
+    remoteSection(p.remoteFaders),
   ];
   return channelSheet(sections, digitalLayers(p));
 }

@@ -15,6 +15,10 @@ export const splitParams = z.strictObject({
   externals: countTo(8).default(2),
   /** Pairs of loudspeaker outputs. */
   speakerSets: channelCount(4).default(2),
+  /** Faders of a layer that moves the host instead: no sound passes them. */
+  remoteFaders: countTo(64).default(0),
+  /** Automation of the faders that follows timecode. */
+  automation: z.boolean().default(true),
   /** Whether a mute takes the sends before the fader along. Consoles differ. */
   muteCutsPreSends: z.boolean().default(false),
   ...preampParams,

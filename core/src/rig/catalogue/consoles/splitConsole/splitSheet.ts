@@ -5,6 +5,7 @@ import { controlRoomRows } from '../../monitoring/controlRoomSheet';
 import { numbersTo } from '../../params';
 import { laneAt } from '../../routeKinds';
 import { groupJacks, sourceNames } from './splitCentre';
+import { remoteLayer, remoteSection } from '../remoteRows';
 import type { SplitParams } from './splitParams';
 
 type Cells = Readonly<Record<string, ChannelCell>>;
@@ -130,6 +131,7 @@ const layersOf = (p: SplitParams): readonly SheetLayer[] => [
     rows: [...ids('group', p.groups), ...ids('aux', p.auxes), ...(p.stereoCue ? ['cue'] : []), 'mix-1'],
   },
   { id: 'vcas', name: 'VCAs', rows: ids('vca', p.vcas) },
+  remoteLayer(p.remoteFaders),
 ];
 
 /** Everything on the surface of the console. */
@@ -145,6 +147,7 @@ export const splitSheet = (p: SplitParams): ChannelSheet =>
       ]),
       section('mix', 'Mix', [mixRow(p)]),
       numbered('vcas', 'VCAs', p.vcas, vcaRow),
+      remoteSection(p.remoteFaders),
       section(
         'centre',
         'Control room',
