@@ -13,6 +13,7 @@ import type { SettingKey } from '@ft/core/rig/settings';
 import { settingKeyOf } from '@ft/core/rig/settings';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { studioSchema } from '@ft/core/session/studioSchema';
+import { withConsoles } from './consoles';
 import type { Line } from './inputList';
 import { CRUSH, LINES } from './inputList';
 import { LISTENING, PERFORMERS } from './performers';
@@ -109,7 +110,10 @@ function withFoley(studio: Studio): Studio {
 
 /** Saltglass Rooms with "The Lamplighter's Ledger": built by the program's own looms, edits and router. */
 export const saltglassRooms = (): Studio =>
-  withFoley(withTracks([...LINES, CRUSH].reduce(withLine, canonicalStudio(emptyStudio()))));
+  withConsoles(
+    withFoley(withTracks([...LINES, CRUSH].reduce(withLine, canonicalStudio(emptyStudio())))),
+    PLACE,
+  );
 
 /** Where the demo opens. */
 export const SALTGLASS_PLACE = PLACE;

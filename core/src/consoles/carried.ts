@@ -5,16 +5,19 @@ import { sourceName } from '../words/sourceNames';
 
 const MOST_STEPS = 2000;
 
-/** The lane a sound comes from, followed back as long as it comes one way only. */
-function originOf({ graph }: WorkedScene, lane: number): number | undefined {
-  let at = lane;
-  for (let step = 0; step < MOST_STEPS; step++) {
+/** The lanes a sound comes over, back to where it comes from or where it comes several ways. */
+function wayBack(
+  { graph }: WorkedScene,
+  lane: number,
+): { readonly lanes: readonly number[]; readonly isWhole: boolean } {
+  const lanes = [lane];
+  for (let at = lane; lanes.length < MOST_STEPS;) {
     const [edge, other] = edgesInto(graph, at);
-    if (other !== undefined) return undefined;
-    if (edge === undefined) return at;
+    if (edge === undefined || other !== undefined) return { lanes, isWhole: other === undefined };
     at = edge.from;
+    lanes.push(at);
   }
-  return undefined;
+  return { lanes, isWhole: false };
 }
 
 /** Kinds of gear that make a sound of their own, or play one. */
@@ -29,16 +32,16 @@ export function carriedIn(context: WorkedScene): Carried {
   for (const { thread, start, path } of threads)
     for (const lane of [start, ...path.map(({ to }) => to)])
       over.set(lane, [...(over.get(lane) ?? []), threadName(thread)]);
-  const starting = new Map(threads.map(({ thread, start }) => [start, threadName(thread)]));
   return (lane) => {
-    const running = over.get(lane);
-    if (running !== undefined) return running.join('; ');
-    const origin = originOf(context, lane);
-    if (origin === undefined) return '';
-    const begun = starting.get(origin);
-    if (begun !== undefined) return begun;
-    const at = graph.lanes[origin];
+    const { lanes, isWhole } = wayBack(context, lane);
+    // A line may end at a connector of the device: what its channel carries is that line all the same.
+    const running = lanes.find((at) => over.has(at));
+    if (running !== undefined) return (over.get(running) ?? []).join('; ');
+    const origin = isWhole ? lanes.at(-1) : undefined;
+    const at = graph.lanes[origin ?? -1];
     const device = at && devices.get(at.device);
-    return device !== undefined && SOURCES.has(device.type) ? (sourceName(graph, origin) ?? '') : '';
+    return origin !== undefined && device !== undefined && SOURCES.has(device.type)
+      ? (sourceName(graph, origin) ?? '')
+      : '';
   };
 }
