@@ -7,7 +7,8 @@ import { deskOf } from '@ft/core/consoles/desk';
 import { readyPlan } from '@ft/core/consoles/ready/readyPlan';
 import { applyChange } from '@ft/core/edits/change';
 import type { Edit } from '@ft/core/edits/make';
-import type { DeviceId } from '@ft/core/rig/ids';
+import { editSet } from '@ft/core/edits/make';
+import type { DeviceId, SceneId } from '@ft/core/rig/ids';
 import { workedScene } from '@ft/core/scene/workedScene';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
@@ -108,15 +109,24 @@ function withChannels(studio: Studio, place: ScenePlace): Studio {
   );
 }
 
+/** A scene gets its own name once its id stands beside that of the scene it was made of. */
+const named = (studio: Studio, place: ScenePlace, id: SceneId, was: string, value: string): Studio =>
+  changed(studio, [editSet('scene', { session: place.session }, id, { field: 'name', value, was })]);
+
+const CHAMBER = 'Tracking chamber group';
+const READY = 'Tracking Kiln desk';
+
 /** The chamber group on the split console, and the digital console made ready from nothing: a scene each. */
 export function withConsoles(studio: Studio, place: ScenePlace): Studio {
-  const made = newSceneEdits(studio, place, 'Chamber group', 'empty');
+  const made = newSceneEdits(studio, place, CHAMBER, 'empty');
   if (made === undefined) throw new Error('the demo has no scene to begin with');
   const chamber = { ...place, scene: made.id };
-  const set = withChannels(withLines(changed(studio, made.edits), chamber), chamber);
+  const begun = named(changed(studio, made.edits), place, made.id, CHAMBER, 'Chamber group');
+  const set = withChannels(withLines(begun, chamber), chamber);
   const it = { studio: set, place, context: contextAt(set, place), device: DESK };
   const desk = deskOf(it.context, DESK);
   const lines = (desk && readyPlan(it.context, desk)?.lines) ?? [];
-  const ready = madeReady(it, { lines: lines.map(({ id }) => id), scene: 'Kiln desk ready' });
-  return changed(set, ready?.edits ?? []);
+  const ready = madeReady(it, { lines: lines.map(({ id }) => id), scene: READY });
+  if (ready === undefined) throw new Error('the digital console of the demo cannot be made ready');
+  return named(changed(set, ready.edits), place, ready.scene, READY, 'Kiln desk ready');
 }

@@ -29,7 +29,7 @@ export interface ChannelRowView {
   readonly leads: string;
   /** What stands in its cells, by column; a column it does not have is left out. */
   readonly texts: Readonly<Record<string, string>>;
-  /** Whether this job uses it: it carries something, or a knob of it was turned. */
+  /** Whether this job uses it: something sounds there, or follows it; of what has no sound, whether it was turned. */
   readonly isUsed: boolean;
 }
 
@@ -79,6 +79,18 @@ const isTurned = ({ scene }: WorkedScene, { cells }: DeskRow, device: DeviceId):
       ),
   );
 
+/** Whether anything is heard at a row; of one without a sound of its own, whether a knob of it was turned. */
+const sounds = (context: WorkedScene, row: DeskRow, device: DeviceId): boolean =>
+  row.lane === undefined
+    ? isTurned(context, row, device)
+    : (context.field.arrivals[row.lane]?.length ?? 0) > 0;
+
+/** A VCA is used once a channel that is used follows it. */
+function withFollowed(rows: readonly ChannelRowView[]): readonly ChannelRowView[] {
+  const followed = new Set(rows.flatMap(({ isUsed, texts }) => (isUsed ? (texts['vca'] ?? []) : [])));
+  return rows.map((row) => (followed.has(row.name) ? { ...row, isUsed: true } : row));
+}
+
 /** The host's tracks in their order, for the faders of a remote layer. */
 function hostTrack({ session }: WorkedScene, { id }: DeskRow): string {
   const place = Number(id.slice(REMOTE.length + 1)) - 1;
@@ -91,8 +103,8 @@ function rowView(
   carried: (lane: number) => string,
   row: DeskRow,
 ): ChannelRowView {
-  const sounds = row.lane === undefined ? '' : carried(row.lane);
-  const carries = row.section === REMOTE ? hostTrack(context, row) : sounds;
+  const comes = row.lane === undefined ? '' : carried(row.lane);
+  const carries = row.section === REMOTE ? hostTrack(context, row) : comes;
   const lane = row.lane === undefined ? undefined : context.graph.lanes[row.lane]?.id;
   return {
     ...{ id: row.id, name: row.name, section: row.section, carries },
@@ -105,7 +117,7 @@ function rowView(
         cellText(cell, desk.knobs(device)),
       ]),
     ),
-    isUsed: carries !== '' || isTurned(context, row, desk.device.id),
+    isUsed: carries !== '' || sounds(context, row, desk.device.id),
   };
 }
 
@@ -121,7 +133,7 @@ export function channelSheetView(context: WorkedScene, id: DeviceId): ChannelShe
     sections: desk.sheet.sections.map(({ id: section, title, rows }) => ({
       ...{ id: section, title, rows: rows.length },
     })),
-    rows: desk.rows.map((row) => rowView(context, desk, carried, row)),
+    rows: withFollowed(desk.rows.map((row) => rowView(context, desk, carried, row))),
   };
 }
 

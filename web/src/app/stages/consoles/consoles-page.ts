@@ -15,10 +15,7 @@ import { Here } from '../../shell/here';
 import { PartPage } from '../../shell/part';
 import type { PartAddress } from '../../shell/stages';
 import { PlanActions, planFeature } from '../../state/plan.feature';
-import { sheetAddress } from '../../state/studio-api.service';
-import { studioFeature } from '../../state/studio.feature';
 import { AnswerState } from '../../ui/answer';
-import { FileLink } from '../../ui/file-link';
 import { Pick } from '../../ui/form/pick';
 import type { MenuItem } from '../../ui/menu';
 import { Menu } from '../../ui/menu';
@@ -38,7 +35,7 @@ const MORE: readonly (MenuItem & { readonly id: ConsolePanel })[] = [
   { id: 'spill', name: 'Lay one to one', note: 'a run of sources for a run of rows' },
   { id: 'strips', name: 'Channels', note: 'who has them, and which lines have none' },
   { id: 'views', name: 'Views', note: 'rows this job uses, kept under a name' },
-  { id: 'list', name: 'A table', note: 'pasted, read from CSV, or written' },
+  { id: 'list', name: 'Table and paper', note: 'pasted, read from CSV, written, printed' },
   { id: 'automation', name: 'Automation', note: 'the order that keeps work' },
   { id: 'silence', name: 'No sound?', note: 'from each ear back to the first closed place' },
 ];
@@ -50,7 +47,6 @@ const MORE: readonly (MenuItem & { readonly id: ConsolePanel })[] = [
     AnswerState,
     ColumnMenu,
     ConsolePanels,
-    FileLink,
     MatrixGrid,
     Menu,
     PartPage,
@@ -73,8 +69,6 @@ export class ConsolesPage {
   protected readonly edits = inject(ChannelEdits);
   protected readonly shown = inject(ConsoleShown);
   private readonly selection = this.store.selectSignal(planFeature.selectSelection);
-  private readonly studioId = this.store.selectSignal(studioFeature.selectStudioId);
-  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   protected readonly panel = signal<ConsolePanel | undefined>(undefined);
   private readonly reached = signal<ConsoleRow | undefined>(undefined);
   protected readonly sheetOf = viewChild<Sheet<ConsoleRow>>(Sheet);
@@ -95,12 +89,6 @@ export class ConsolesPage {
     return row === undefined
       ? MORE
       : [{ id: 'knobs', name: `What if: ${row.name}`, note: 'its levels, on trial' }, ...MORE];
-  });
-  protected readonly paper = computed(() => {
-    const [studioId, place, device] = [this.studioId(), this.place(), this.shown.device()];
-    return studioId === null || place === null || device === undefined
-      ? undefined
-      : `${sheetAddress(studioId, place, 'console.pdf')}?device=${device}`;
   });
   protected readonly rowId = ({ id }: ConsoleRow): string => `console:${this.shown.device() ?? ''}:${id}`;
   protected readonly selected = computed(() => {
