@@ -64,7 +64,7 @@ function withLines(studio: Studio, place: ScenePlace): Studio {
     (now, { source, mic }, i) => {
       const thread = threadSchema.parse({
         ...{
-          id: `chamber-${String(i + 1)}`,
+          id: `line-${String(FIRST_NUMBER + i)}`,
           number: FIRST_NUMBER + i,
           purpose: 'feed',
           performer: '',

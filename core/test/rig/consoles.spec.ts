@@ -144,7 +144,7 @@ describe('a digital console', () => {
 
   it('is built without what it does not have', () => {
     const none = { groups: 0, auxes: 0, matrices: 0, vcas: 0, effects: 0, stereoReturns: 0, speakerSets: 0 };
-    const graph = unit('digitalConsole', { ...PARAMS, ...none, studioOutputs: false, talkback: false });
+    const graph = unit('digitalConsole', { ...PARAMS, ...none, studioOutputs: false, talkbackInput: false });
     const keys = new Set(graph.lanes.map(({ id }) => id.split('/')[1]));
     for (const gone of ['talkback', 'studio-left', 'speakers-1-left', 'return', 'aux', 'group-fader'])
       expect(keys.has(gone)).toBe(false);

@@ -128,14 +128,7 @@ describe('the channel sheet', () => {
     const track = (id: string, number: number, name: string): Track =>
       plainTrack({ id: id as Track['id'], number, name, kind: 'audio', width: 1 });
     const parts = stage(
-      {
-        session: {
-          tracks: [
-            { ...track, id: 'b', number: 2, name: 'HARP' },
-            { ...track, id: 'a', number: 1, name: 'VOX' },
-          ],
-        },
-      },
+      { session: { tracks: [track('b', 2, 'HARP'), track('a', 1, 'VOX')] as never } },
       { remoteFaders: 8 },
     );
     const it = deskPlace(parts);

@@ -61,8 +61,10 @@ export class MatrixGrid {
   private readonly field = viewChild.required<ElementRef<HTMLElement>>('field');
   protected readonly cellPx = CELL_PX;
 
+  /** What is changed on a page leaves the keys where they are; another page begins at its corner. */
+  private readonly section = computed(() => this.page().section);
   protected readonly at = linkedSignal<string, Crosspoint>({
-    source: () => this.page().section,
+    source: this.section,
     computation: () => ({ row: 0, column: 0 }),
   });
   /** The last row of what is selected downwards. */

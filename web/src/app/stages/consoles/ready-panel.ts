@@ -1,8 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { MadeReady } from '@ft/core/actions/consoles/madeReady';
+import type { Remote } from 'comlink';
+import type { DeviceId } from '@ft/core/rig/ids';
 import { freeName } from '@ft/core/text/freeName';
 import type { ChannelSheetView } from '@ft/core/views/consoles/channelSheetView';
+import type { PlannerApi } from '../../workers/planner-api';
 import { Here } from '../../shell/here';
 import { askedAbout } from '../../state/asked';
 import { Changes } from '../../state/changes';
@@ -12,6 +15,21 @@ import { Entry } from '../../ui/form/entry';
 import { Tick } from '../../ui/form/tick';
 import { SidePanel } from '../../ui/side-panel';
 import { PlanPreview } from './plan-preview';
+
+interface Wish {
+  readonly device: DeviceId;
+  /** Lines that are left out. */
+  readonly left: ReadonlySet<string>;
+  readonly scene?: string;
+}
+
+async function madeIn(
+  api: Remote<PlannerApi>,
+  { device, left, ...own }: Wish,
+): Promise<MadeReady | undefined> {
+  const all = (await api.readyLines(device)) ?? [];
+  return api.makeReady(device, { lines: all.filter((id) => !left.has(id)), ...own });
+}
 
 /** Lays the base of a console in one go, each line of it to be left out; and puts everything back at the end of the day. */
 @Component({
@@ -49,7 +67,7 @@ import { PlanPreview } from './plan-preview';
               (entered)="typed.set($event)"
             />
           }
-          <ft-plan-preview [plan]="it" action="Make ready" (done)="make(it)" />
+          <ft-plan-preview [plan]="it" action="Make ready" (done)="make()" />
           <h3>Opened last, by hand</h3>
           <ol>
             @for (open of it.plan.opens; track open.id) {
@@ -92,14 +110,11 @@ export class ReadyPanel {
     () => this.typed() ?? freeName(`${this.sheet().name} ready`, this.taken()),
   );
 
-  private readonly wish = computed(() => {
+  private readonly wish = computed((): Wish => {
     const { device } = this.sheet();
     return { device, left: this.left(), ...(this.isOwn() && { scene: this.name() }) };
   });
-  protected readonly made = askedAbout(this.wish, async (api, { device, left, ...own }) => {
-    const all = (await api.readyLines(device)) ?? [];
-    return api.makeReady(device, { lines: all.filter((id) => !left.has(id)), ...own });
-  });
+  protected readonly made = askedAbout(this.wish, madeIn);
 
   protected readonly refusal = (text: string): string | undefined => {
     if (text.trim() === '') return 'A scene needs a name.';
@@ -113,9 +128,15 @@ export class ReadyPanel {
     this.left.set(left);
   }
 
-  protected make({ edits, scene }: MadeReady): void {
+  protected async make(): Promise<void> {
     const session = this.found()?.session.id;
-    this.changes.make(`${this.sheet().name} made ready${this.isOwn() ? ` in ${this.name()}` : ''}`, edits);
+    const wish = this.wish();
+    const label = `${this.sheet().name} made ready${wish.scene === undefined ? '' : ` in ${wish.scene}`}`;
+    // What is shown may still be of the name before; what is made is what stands in the fields.
+    const made = await this.changes.worked(label, (api) => madeIn(api, wish));
+    if (made === undefined) return;
+    const { edits, scene } = made;
+    this.changes.make(label, edits);
     this.closed.emit();
     if (session !== undefined && this.isOwn()) this.here.goToScene(session, scene);
   }

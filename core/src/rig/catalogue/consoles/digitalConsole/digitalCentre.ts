@@ -42,7 +42,7 @@ const sourcesOf = (p: DeskParams): readonly Source[] => [
 export const sourceNames = (p: DeskParams): readonly string[] => sourcesOf(p).map(({ name }) => name);
 
 /** Whether there is anything talkback can go to. */
-export const hasTalkback = (p: DeskParams): boolean => p.talkback && (p.auxes > 0 || p.studioOutputs);
+export const hasTalkback = (p: DeskParams): boolean => p.talkbackInput && (p.auxes > 0 || p.studioOutputs);
 
 export function centreKnobs(p: DeskParams): readonly SettingSpec[] {
   const names = sourceNames(p);
@@ -82,7 +82,7 @@ export function centrePorts(p: DeskParams): readonly Port[] {
           insideLanes('out', 'studio', 'studio before its output', 2, 'digital'),
         ]
       : []),
-    ...(p.talkback
+    ...(p.talkbackInput
       ? [
           analogueIn('line', { key: 'talkback', name: 'talkback in' }, { loadOhm: p.inputOhm }),
           insideLanes('out', 'talk', 'talkback', 1, 'digital'),
@@ -152,7 +152,7 @@ function roomRoutes(p: DeskParams, read: ReadSetting): readonly Route[] {
 
 /** Talkback, studio and control room. */
 export const centreRoutes = (p: DeskParams, read: ReadSetting): readonly Route[] => [
-  ...(p.talkback ? talkRoutes(p, read) : []),
+  ...(p.talkbackInput ? talkRoutes(p, read) : []),
   ...(p.studioOutputs ? studioRoutes(p, read) : []),
   ...(p.speakerSets > 0 ? roomRoutes(p, read) : []),
 ];

@@ -35,7 +35,7 @@ export const digitalParams = z.strictObject({
   /** A pair of outputs for the loudspeakers of the studio. */
   studioOutputs: z.boolean().default(true),
   /** A line input for talkback, that goes to auxes and to the studio. */
-  talkback: z.boolean().default(true),
+  talkbackInput: z.boolean().default(true),
   /** Faders of a layer that moves the host instead: no sound passes them. */
   remoteFaders: countTo(64).default(0),
   /** Automation of the faders that follows timecode. */
