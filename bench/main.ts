@@ -10,6 +10,7 @@ import { jackInfo } from '@ft/core/views/bay/jackInfo';
 import { planOf } from '@ft/core/views/plan';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { bareBayStudio, bayStudio, wireList } from './bayRig';
+import { consoleStudio } from './consoleRig';
 import { edits } from './edits';
 import { facility } from './facility';
 import { optimum } from './optimum';
@@ -146,7 +147,11 @@ function bayRig(): void {
 }
 
 // With a name and a file the studio of that name is written there, for the browser to open.
-const BUNDLES: Readonly<Record<string, () => Studio>> = { bays: bayStudio, facility: () => facility() };
+const BUNDLES: Readonly<Record<string, () => Studio>> = {
+  bays: bayStudio,
+  facility: () => facility(),
+  console: consoleStudio,
+};
 const [name = '', file] = process.argv.slice(2);
 if (name === 'history') await history();
 else if (name === 'optimum') await optimum(RIGS.alone);

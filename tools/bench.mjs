@@ -1,6 +1,7 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { consoleInBrowser, tellConsole } from './benchConsole.mjs';
 import { sheetInBrowser } from './benchSheet.mjs';
 import { buildKit, buildServer, buildWeb } from './builds.mjs';
 import { ensureDebian } from './debian.mjs';
@@ -218,8 +219,23 @@ if (process.argv.includes('sheet')) {
   tellSheet(await sheetInBrowser());
   process.exit();
 }
+/** The console in a browser, on a server of its own. */
+async function consoleBench(folder) {
+  const bundle = join(folder, 'console.thread.json');
+  await run(process.execPath, ['server/dist/bench.mjs', 'console', bundle]);
+  const serving = await startServing(PORT, folder);
+  tellConsole(await consoleInBrowser(serving.base, bundle));
+  await serving.stop();
+}
+
 await buildServer();
 await buildWeb();
+if (process.argv.includes('console')) {
+  const folder = mkdtempSync(join(tmpdir(), 'ft-bench-'));
+  await consoleBench(folder);
+  rmSync(folder, { recursive: true });
+  process.exit();
+}
 await buildKit();
 await run(process.execPath, ['--expose-gc', 'server/dist/bench.mjs']);
 
@@ -236,6 +252,7 @@ const large = join(data, 'facility.thread.json');
 await run(process.execPath, ['server/dist/bench.mjs', 'facility', large]);
 const strip = await stripInBrowser(again.base, large);
 await again.stop();
+await consoleBench(data);
 rmSync(data, { recursive: true });
 
 const times = (ms) => `${ms.toFixed(0)} ms, ${(ms / bare).toFixed(1)} x an empty Node process`;

@@ -107,10 +107,10 @@ const VIEWS = [
   },
   { name: 'history', path: `${TRACKING}/history` },
   {
-    name: 'track-paper',
-    path: `${TRACKING}/track/inputs`,
+    name: 'console',
+    path: '/studio/saltglass-rooms/lamplighters-ledger/tracking-chamber-group/track/consoles/split-console',
     theme: 'paper',
-    act: (page) => page.locator('tbody tr').nth(0).locator('[data-column="1"]').click(),
+    act: (page) => page.getByRole('gridcell', { name: 'channel 3', exact: true }).click(),
   },
   {
     name: 'work-list',

@@ -3,7 +3,7 @@ import { integrityProblems } from '../session/integrity';
 import type { Problem } from '../session/problem';
 import { newBreaks, rigBreaks } from '../session/rigBreaks';
 import type { Studio } from '../session/studioSchema';
-import type { EditJson } from './editKind';
+import type { EditJson, EditKind } from './editKind';
 import { holderOf } from './holderOf';
 import { editKindNamed, EDIT_KINDS } from './registry';
 import { placeName } from './placeName';
@@ -31,11 +31,38 @@ export const changeSchema = z.strictObject({
 });
 export type Change = z.infer<typeof changeSchema>;
 
-function applyOne(studio: Studio, edit: EditJson): Applied<Studio> {
+function kindOf(edit: EditJson): EditKind<EditJson> {
   const kind = editKindNamed(edit.type);
   if (kind === undefined) throw new Error(`an edit of unknown type got past its schema: ${edit.type}`);
-  return kind.apply(studio, edit);
+  return kind;
 }
+
+/** Edits that follow each other, and what is done with them. */
+interface Stretch {
+  readonly kind: EditKind<EditJson>;
+  readonly edits: readonly EditJson[];
+}
+
+/** Edits in their order, those of one kind in one place together: a console filled has a thousand of them. */
+function stretches(edits: readonly EditJson[]): readonly Stretch[] {
+  const all: { kind: EditKind<EditJson>; edits: EditJson[] }[] = [];
+  for (const edit of edits) {
+    const kind = kindOf(edit);
+    const last = all.at(-1);
+    const before = last?.edits.at(-1);
+    const isBeside = before !== undefined && last?.kind === kind && kind.run?.isBeside(before, edit) === true;
+    if (isBeside) last.edits.push(edit);
+    else all.push({ kind, edits: [edit] });
+  }
+  return all;
+}
+
+const applyStretch = (studio: Studio, { kind, edits: [first, ...others] }: Stretch): Applied<Studio> =>
+  first === undefined
+    ? applied(studio)
+    : kind.run === undefined || others.length === 0
+      ? kind.apply(studio, first)
+      : kind.run.apply(studio, [first, ...others]);
 
 /**
  * Places in sessions that a change would point at things the rig does not have. Taking gear out of the
@@ -54,8 +81,8 @@ const wouldBreak = (studio: Studio, problems: readonly Problem[]): Applied<Studi
 /** Applies edits one after another. Whether what they lead to holds together is not looked at. */
 export function applyEdits(studio: Studio, edits: readonly EditJson[]): Applied<Studio> {
   let next = studio;
-  for (const edit of edits) {
-    const result = applyOne(next, edit);
+  for (const stretch of stretches(edits)) {
+    const result = applyStretch(next, stretch);
     if (!result.ok) return result;
     next = result.value;
   }
@@ -83,14 +110,14 @@ export function applyNewChange(studio: Studio, edits: readonly EditJson[]): Appl
 
 /** The edits that undo a change that could be applied to `before`. */
 export function invertChange(before: Studio, edits: readonly EditJson[]): readonly EditJson[] {
-  const inverses: EditJson[] = [];
+  const inverses: (readonly EditJson[])[] = [];
   let studio = before;
-  for (const edit of edits) {
-    const kind = editKindNamed(edit.type);
-    if (kind !== undefined) inverses.unshift(kind.invert(studio, edit));
-    const result = applyOne(studio, edit);
+  for (const stretch of stretches(edits)) {
+    const { kind, edits: own } = stretch;
+    inverses.unshift(kind.run?.invert(studio, own) ?? own.map((edit) => kind.invert(studio, edit)));
+    const result = applyStretch(studio, stretch);
     if (!result.ok) throw new Error('a change that was applied cannot be refused while it is inverted');
     studio = result.value;
   }
-  return inverses;
+  return inverses.flat();
 }

@@ -82,6 +82,31 @@ function inFollowers(studio: Studio, edit: InScene): readonly EditJson[] {
 }
 
 /**
+ * Edits in steps, each looked at in the studio the ones before it leave. Knobs do not look at each other: turned one
+ * after the other they are one step, as long as none is turned twice.
+ */
+function steps(edits: readonly EditJson[]): readonly (readonly EditJson[])[] {
+  const all: { knobs: Set<string> | undefined; edits: EditJson[] }[] = [];
+  for (const edit of edits) {
+    const knob = edit.type === 'setting.set' ? `${String(edit['scene'])} ${String(edit['key'])}` : undefined;
+    const last = all.at(-1);
+    if (knob !== undefined && last?.knobs !== undefined && !last.knobs.has(knob)) {
+      last.knobs.add(knob);
+      last.edits.push(edit);
+    } else all.push({ knobs: knob === undefined ? undefined : new Set([knob]), edits: [edit] });
+  }
+  return all.map((step) => step.edits);
+}
+
+/** What a step means, scene by scene: edits of one scene beside one another are applied in one go. */
+function meant(studio: Studio, step: readonly EditJson[]): readonly EditJson[] {
+  const own = step.map((edit) => withScenes(studio, edit));
+  const copies = own.flatMap((edit) => (isInScene(edit) ? inFollowers(studio, edit) : []));
+  const scenes = [...new Set(copies.map((copy) => copy['scene']))];
+  return [...own, ...scenes.flatMap((scene) => copies.filter((copy) => copy['scene'] === scene))];
+}
+
+/**
  * A change with what it means for scenes that follow the ones it touches. The additions are edits like
  * any others, so they are refused, undone and seen in the history together with what caused them.
  */
@@ -90,9 +115,8 @@ export function withFollowers(studio: Studio, edits: readonly EditJson[]): reado
     return edits;
   const all: EditJson[] = [];
   let now = studio;
-  for (const edit of edits) {
-    const own = withScenes(now, edit);
-    const batch = [own, ...(isInScene(own) ? inFollowers(now, own) : [])];
+  for (const step of steps(edits)) {
+    const batch = meant(now, step);
     all.push(...batch);
     const result = applyEdits(now, batch);
     // A change that does not apply is refused whole, and told as it is.

@@ -21,6 +21,8 @@ export const SHORTCUTS: readonly Listed[] = [
   { keys: ['Esc'], does: 'leave a cell as it was' },
   { keys: ['Delete'], does: 'unpin a cell or empty it; the router fills it again' },
   { keys: ['Space'], does: 'throw the switch of a cell' },
+  { keys: ['Ctrl D'], does: 'fill a range down from its first line; in a matrix, lay a diagonal' },
+  { keys: ['Ctrl Shift D'], does: 'count on down a range: local in 1, 2, 3' },
   { keys: ['Ctrl Delete'], does: 'remove the line' },
   { keys: ['Alt ↑', 'Alt ↓'], does: 'put the line further up or down' },
   { keys: ['Alt Shift ←', 'Alt Shift →'], does: 'make the column narrower or wider' },
