@@ -64,12 +64,14 @@ async function fill(page, level) {
   await page.keyboard.up('Shift');
   return page.evaluate(
     async (wanted) => {
+      const last = () => document.querySelector('tbody tr[data-row="64"]');
+      if (last() === null || last().textContent.includes(wanted))
+        throw new Error(`line 64 is not there to be filled: ${last()?.textContent}`);
       const started = performance.now();
       const cell = document.activeElement;
       cell.dispatchEvent(
         new KeyboardEvent('keydown', { key: 'd', ctrlKey: true, bubbles: true, cancelable: true }),
       );
-      const last = () => document.querySelector('tbody tr[data-row="64"]');
       while (!last()?.textContent.includes(wanted)) await new Promise(requestAnimationFrame);
       return performance.now() - started;
     },

@@ -44,6 +44,9 @@ const CARRIES = said(
 const UNIT = said('unit', 'Unit in it', 120, ({ unit }) => unit, 'What hangs on the insert point');
 const LEADS = said('leads', 'Leads to', 190, ({ leads }) => leads, 'Where it goes physically');
 
+/** Off, or listening to nothing: it is there, and not what one looks for. */
+const QUIET = new Set(['off', 'none']);
+
 /** A column of knobs; a row that has none there is shut. */
 const knobColumn = ({ id, title, unit, hint, editor }: ChannelColumnView): Column => ({
   ...{ id, title, editor, widthPx: Math.max(WIDTHS_PX[editor], widthOf(title)) },
@@ -52,6 +55,7 @@ const knobColumn = ({ id, title, unit, hint, editor }: ChannelColumnView): Colum
   ...(hint !== undefined && { hint }),
   isFigure: editor === 'figure' || editor === 'text',
   isShut: (line) => line.kind !== 'row' || line.row.texts[id] === undefined,
+  isQuiet: (line) => line.kind === 'row' && QUIET.has(line.row.texts[id] ?? ''),
   text: (line) => (line.kind === 'row' ? (line.row.texts[id] ?? '') : ''),
 });
 

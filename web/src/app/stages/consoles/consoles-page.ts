@@ -22,7 +22,7 @@ import { Menu } from '../../ui/menu';
 import { ColumnMenu } from '../../ui/sheet/column-menu';
 import { Sheet } from '../../ui/sheet/sheet';
 import { SheetCell } from '../../ui/sheet/sheet-cell';
-import { SwitchMark } from '../../ui/sheet/switch-mark';
+import type { SheetColumn } from '../../ui/sheet/sheet-column';
 import { COLUMN_LOOKS } from './channel-columns';
 import { ChannelEdits } from './channel-edits';
 import type { ConsolePanel } from './console-panels';
@@ -43,18 +43,7 @@ const MORE: readonly (MenuItem & { readonly id: ConsolePanel })[] = [
 /** Everything with channels as a sheet: a row for each channel and bus, a column for what it has. */
 @Component({
   selector: 'ft-consoles-page',
-  imports: [
-    AnswerState,
-    ColumnMenu,
-    ConsolePanels,
-    MatrixGrid,
-    Menu,
-    PartPage,
-    Pick,
-    Sheet,
-    SheetCell,
-    SwitchMark,
-  ],
+  imports: [AnswerState, ColumnMenu, ConsolePanels, MatrixGrid, Menu, PartPage, Pick, Sheet, SheetCell],
   providers: [ChannelEdits, ConsoleShown],
   templateUrl: './consoles-page.html',
   styleUrl: './consoles-page.scss',
@@ -91,6 +80,9 @@ export class ConsolesPage {
       : [{ id: 'knobs', name: `What if: ${row.name}`, note: 'its levels, on trial' }, ...MORE];
   });
   protected readonly rowId = ({ id }: ConsoleRow): string => `console:${this.shown.device() ?? ''}:${id}`;
+  /** The head of a section is a button in its first cell. */
+  protected readonly isHead = (row: ConsoleRow, { id }: SheetColumn<ConsoleRow>): boolean =>
+    row.kind === 'section' && id === 'name';
   protected readonly selected = computed(() => {
     const [selection, reached] = [this.selection(), this.reached()];
     return selection?.kind === 'lane' && reached?.kind === 'row' && reached.row.lane === selection.id

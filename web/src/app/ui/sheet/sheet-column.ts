@@ -18,6 +18,8 @@ export interface SheetColumn<R> {
   readonly isLeading?: boolean;
   /** Cannot be empty, so that emptying a range leaves it alone. */
   readonly isRequired?: boolean;
+  /** What says that nothing is there is shown less. */
+  readonly isQuiet?: (row: R) => boolean;
   /** Whether a row has nothing to edit in this column. */
   readonly isShut?: (row: R) => boolean;
   /** How a cell is edited; one without is only read. */

@@ -1,5 +1,5 @@
 import type { Signal } from '@angular/core';
-import { inject } from '@angular/core';
+import { computed, inject } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { Changes } from '../../state/changes';
 import { DraftActions, draftFeature } from '../../state/draft.feature';
@@ -12,6 +12,8 @@ export class SheetEntering<R> {
   private readonly store = inject(Store);
   private readonly drafts = this.store.selectSignal(draftFeature.selectTexts);
 
+  private readonly hasDrafts = computed(() => Object.keys(this.drafts()).length > 0);
+
   /** In an injection context. */
   constructor(
     private readonly edits: Signal<SheetEdits<R>>,
@@ -19,7 +21,8 @@ export class SheetEntering<R> {
   ) {}
 
   draftOf(row: R, column: SheetColumn<R>): string | undefined {
-    return this.drafts()[this.key(row, column)];
+    // Asked for every cell that is drawn, and mostly there is none at all.
+    return this.hasDrafts() ? this.drafts()[this.key(row, column)] : undefined;
   }
 
   keep(row: R, column: SheetColumn<R>, text: string): void {
