@@ -135,7 +135,7 @@ describe('many channels at once', () => {
     await changed(1);
     cell('channel 2', 'Row').focus();
     page.fixture.detectChanges();
-    const panel = await openPanel(/^Copy channel 2/);
+    const panel = await openPanel(/^Copy to/);
     fill(page, 'To', '3-4', panel);
     await shown(() => panel.textContent.includes('2 cells change.'), 'the preview');
     panel.querySelector<HTMLButtonElement>('button.main')!.click();
