@@ -9,8 +9,10 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { join } from 'node:path';
+import { saltglassRooms as wholeDemo } from '../../core/test/fixtures/builtDemo';
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import {
+  channelsOutputSchema,
   checkOutputSchema,
   levelsOutputSchema,
   routeOutputSchema,
@@ -462,5 +464,49 @@ describe('input made to break the command line', () => {
     const wide = join(folder, 'wide.thread.json');
     writeFileSync(wide, Buffer.from(`\ufeff${writeBundle(demo)}`, 'utf16le'));
     expect(run('check', wide).code).toBe(run('check', fileOf(demo)).code);
+  });
+});
+
+describe('ft channels', () => {
+  const file = fileOf(wholeDemo(), 'consoles');
+  const split = ['channels', file, '--scene', 'Chamber group', '--device', 'Split console'] as const;
+
+  it('prints the sheet of a console, as text, as a table and as JSON of its published shape', () => {
+    expect(run(...split).out).toMatch(/channel 3 +23 Bass clarinet +mic +36/);
+    const table = run(...split, '--csv');
+    expect(table).toMatchObject({ code: 0, err: '' });
+    expect(table.out.split('\r\n')[0]).toMatch(/^Row,Carries,Listens to,Gain,Pad,48 V/);
+    const told = channelsOutputSchema.parse(json(run(...split, '--json')));
+    expect(told.rows.find(({ id }) => id === 'channel-3')).toMatchObject({
+      ...{ carries: '23 Bass clarinet', cells: expect.objectContaining({ gain: '36', phantom: 'on' }) },
+    });
+  });
+
+  it('reads its own table back: nothing changes; and a change is written whole', () => {
+    const table = join(folder, 'split.csv');
+    writeFileSync(table, run(...split, '--csv').out);
+    expect(run(...split, '--read', table).out).toContain('Everything is there already.');
+    writeFileSync(table, 'Row,Fader,Aux 1\nchannel 3,-8,-6 pre\n');
+    const out = join(folder, 'split-out.thread.json');
+    expect(run(...split, '--read', table, '--out', out).out).toContain('channel 3, fader: −5 → −8');
+    const read = readBundle(readFileSync(out, 'utf8'));
+    const scene = read.ok && read.studio.sessions[0]!.scenes.find(({ name }) => name === 'Chamber group');
+    expect(scene && scene.settings).toMatchObject({
+      'split-console/faderDb/3': -8,
+      'split-console/aux1/3': 1,
+    });
+  });
+
+  it('refuses what does not fit with every place, and writes nothing', () => {
+    const table = join(folder, 'wrong.csv');
+    writeFileSync(table, 'Row,Fader\nchannel 3,loud\n');
+    const out = join(folder, 'never.thread.json');
+    const answer = run(...split, '--read', table, '--out', out);
+    expect(answer.code).toBe(2);
+    expect(answer.err).toContain('Line 2, column 2: channel 3: “loud” is not a figure for channel fader.');
+    expect(existsSync(out)).toBe(false);
+    expect(run('channels', file).err).toContain('Say which: --device NAME.');
+    expect(run('channels', file, '--device', 'Splitt console').err).toContain('Did you mean “Split console”');
+    expect(run(...split, '--read', join(folder, 'none.csv')).err).toContain('There is no readable file');
   });
 });

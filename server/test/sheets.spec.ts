@@ -94,6 +94,24 @@ describe('the patch list', () => {
   });
 });
 
+describe('the sheet of a console', () => {
+  const ADDRESS = SHEET.replace('tracking/patch-list', 'tracking-chamber-group/console.pdf');
+
+  (hasPoppler() ? it : it.skip)('comes as a PDF with what the job uses', async () => {
+    const { body } = await program.api.get(`${ADDRESS}?device=split-console`).buffer(true).expect(200);
+    const text = textOf(body as Buffer);
+    for (const part of ['Chamber group · Split console', '23 Bass clarinet', 'VCA 1', 'L15'])
+      expect(text).toContain(part);
+    expect(text).not.toContain('channel 7');
+  });
+
+  it('of a device that is not there is answered in words', async () => {
+    const { body } = await program.api.get(`${ADDRESS}?device=nothing`).expect(404);
+    expect(body).toMatchObject({ code: 'not-found', message: expect.stringContaining('no such console') });
+    await program.api.get(ADDRESS).expect(404);
+  });
+});
+
 describe('the line-up sheet', () => {
   const ADDRESS = SHEET.replace('patch-list', 'line-up.pdf');
 

@@ -107,6 +107,19 @@ describe('texts for cells of the input list', () => {
       '8: “perhaps” is not a state of 48 V. Type on or off.',
     ]);
   });
+
+  it('keep 48 V off a ribbon when it is filled down, and switch it where it is meant alone', () => {
+    const { studio, refused } = entered([cell(2, 'phantom', 'on'), cell(3, 'phantom', 'on')]);
+    const { settings } = firstScene(studio).scene;
+    expect([settings['preamp/phantom/2' as never], settings['preamp/phantom/3' as never]]).toEqual([
+      true,
+      undefined,
+    ]);
+    expect(refused).toEqual([
+      '1: 48 V could harm Long ribbon. It is left off here; switch this one by hand if it is meant.',
+    ]);
+    expect(entered([cell(3, 'phantom', 'on')]).refused).toEqual([]);
+  });
 });
 
 function places(): Parameters<typeof planOf> {

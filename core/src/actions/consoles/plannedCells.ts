@@ -11,7 +11,7 @@ import { findScene } from '../../session/scenePlace';
 import type { Studio } from '../../session/studioSchema';
 import { didYouMean, nearestNames } from '../../text/nearestName';
 import type { ChannelChange, ChannelEntry, ChannelPlan, ChannelRefusal } from './channelPlan';
-import { harmByPhantom } from './harmByPhantom';
+import { phantomHeldBack } from '../phantomHeldBack';
 import { TurnedKnobs } from './turnedKnobs';
 
 /** What many cells are planned in. */
@@ -72,13 +72,9 @@ function dragged(desk: Desk, knobs: TurnedKnobs, meant: ReadonlySet<string>): re
 }
 
 /** 48 V onto many lines at once must not reach one that it may harm. */
-function harm(it: DeskPlace, { entry, placed }: Target, text: string): string | undefined {
-  if (entry.column !== 'phantom' || text !== 'on') return undefined;
-  const [knob] = knobsOf(placed.cell);
-  const harmed = knob === undefined ? [] : harmByPhantom(it.context, placed.device, knob);
-  return harmed.length === 0
-    ? undefined
-    : `48 V could harm ${harmed.join(', ')}. It is left off here; switch this one by hand if it is meant.`;
+function harm({ context }: DeskPlace, { entry, placed }: Target): string | undefined {
+  const [knob] = entry.column === 'phantom' ? knobsOf(placed.cell) : [];
+  return knob && phantomHeldBack(context, placed.device.id, knob);
 }
 
 class Planning {
@@ -119,7 +115,7 @@ class Planning {
     if (clash !== undefined)
       return `It moves with ${this.setBy.get(settingKeyOf(device.id, clash.knob.setting, clash.knob.channel)) ?? 'another'}, which was set otherwise just now.`;
     const isTurnedOn = read.value.some(({ value }) => value === true);
-    const harmed = this.isMany && isTurnedOn ? harm(this.it, target, 'on') : undefined;
+    const harmed = this.isMany && isTurnedOn ? harm(this.it, target) : undefined;
     if (harmed !== undefined) return harmed;
     this.knobs.turn(device, read.value);
     this.meant.add(`${row.id}\t${entry.column}`);

@@ -17,6 +17,8 @@ import type { LineFigure, LineText } from '../../typed/thread/lineText';
 import { readLineText } from '../../typed/thread/lineText';
 import { readOnOff, readSetting } from '../../typed/settingText';
 import { preampSettings } from '../../views/plan';
+import { partsOfSettingKey } from '../../rig/settings';
+import { phantomHeldBack } from '../phantomHeldBack';
 import { sourcesOf } from '../../views/track/choices';
 import { after, decidesRoute, thenRoute } from './threadEdits';
 
@@ -72,11 +74,12 @@ function readField(
   return named(stations, text, role.replace('-', ' '));
 }
 
-/** A text for a knob of the preamp that a line passes. */
+/** A text for a knob of the preamp that a line passes. @param isMany whether others come with it. */
 function knobEdits(
   context: WorkedScene,
   place: ScenePlace,
   { thread, field, text }: LineCell,
+  isMany: boolean,
 ): CellReading<readonly Edit[]> {
   const planned = context.threads.find((each) => each.thread.id === thread);
   const cell = planned && preampSettings(context, planned)[field as Knob];
@@ -84,6 +87,11 @@ function knobEdits(
   const read = field === 'phantom' ? readOnOff(cell.spec.title, text) : readSetting(cell.spec, text);
   if (!read.ok) return read;
   const isSo = read.value === cell.value;
+  if (field === 'phantom' && read.value === true && isMany && !isSo) {
+    const { deviceId, ...knob } = partsOfSettingKey(cell.key);
+    const heldBack = phantomHeldBack(context, deviceId, knob);
+    if (heldBack !== undefined) return refuse(heldBack);
+  }
   return value(isSo ? [] : [editKnob(place, { key: cell.key, value: read.value, was: cell.stored })]);
 }
 
@@ -119,7 +127,7 @@ export function lineCellsEdits(studio: Studio, place: ScenePlace, cells: readonl
   const context = workedScene(next.rig, then.session, then.scene, next.floor);
   const knobs = cells.flatMap((cell, at): readonly Edit[] => {
     if (!isKnob(cell.field)) return [];
-    const read = knobEdits(context, place, cell);
+    const read = knobEdits(context, place, cell, cells.length > 1);
     if (read.ok) return read.value;
     refused.push({ at, sentence: read.sentence });
     return [];
