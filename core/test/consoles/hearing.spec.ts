@@ -48,6 +48,23 @@ describe('why nothing is heard', () => {
     expect(sentence(settings)).toContain(expected);
   });
 
+  it('looks at both sides of headphones: one that is closed is told', () => {
+    const parts: Parts = {
+      devices: [
+        PLAYER,
+        { id: 'amp', name: 'Amp', type: 'cueAmp', params: { outputs: 1 } },
+        { id: 'phones', name: 'Phones', type: 'headphones', params: {} },
+      ],
+      wires: [
+        ['player/out-1/1', 'amp/in-left/1'],
+        ['amp/phones-1/1', 'phones/in/1'],
+        ['amp/phones-1/2', 'phones/in/2'],
+      ],
+    };
+    const [line] = silenceLines(deskPlace(parts).context);
+    expect(line).toMatchObject({ isOpen: false, sentence: 'Nothing is plugged into Amp in right.' });
+  });
+
   it('says where nothing is plugged', () => {
     const parts = room();
     const context = deskPlace({ ...parts, wires: parts.wires!.slice(1) }).context;

@@ -1,4 +1,5 @@
 import type { SignalGraph } from '@ft/core/graph/signalGraph';
+import { trace } from '@ft/core/graph/trace';
 import { speakerNames } from '@ft/core/rig/catalogue/monitoring/speakerLayout';
 import { compiled, gainDb, lane, reached, unit } from '../fixtures/oneUnit';
 
@@ -58,6 +59,19 @@ describe('a digital console', () => {
     expect(gainDb(graph, 'mic-1/1', 'out-2/1')).toBeCloseTo(30 - 8, 6);
     expect(reached(desk({ ...back, 'returnMute/1': true }), 'mic-1/1')).toEqual([]);
     expect(reached(desk({ ...back, 'returnToMix/1': false }), 'mic-1/1')).toEqual([]);
+  });
+
+  it('is late by the engine once through a channel, and once more through the return', () => {
+    const graph = desk(
+      { 'aux3/1': 2, 'effectSource/1': 9, 'returnSource/1': 1, 'returnToMix/1': true },
+      { effectLatencySamples: 30 },
+    );
+    const late = trace(graph, lane(graph, 'adc/1'), 'from').edges.reduce(
+      (sum, edge) => sum + edge.delaySamples,
+      0,
+    );
+    // Channel 1, then left and right of the return, and the two line outputs that play the mix.
+    expect(late).toBe(30 + 2 * 30 + 2 * 10);
   });
 
   it('sends a return to players: side by side into a pair, both at half voltage into one aux', () => {

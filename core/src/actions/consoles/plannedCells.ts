@@ -77,6 +77,7 @@ function harm({ context }: DeskPlace, { entry, placed }: Target): string | undef
   return knob && phantomHeldBack(context, placed.device.id, knob);
 }
 
+/** Texts taken one after the other, each read with those before it in force. */
 class Planning {
   private readonly knobs: TurnedKnobs;
   private readonly changes: ChannelChange[] = [];
@@ -119,7 +120,10 @@ class Planning {
     if (harmed !== undefined) return harmed;
     this.knobs.turn(device, read.value);
     this.meant.add(`${row.id}\t${entry.column}`);
-    for (const { knob } of read.value)
+    // A send that is off in one row may be on in another of the same strip; a patch or a figure is meant as it stands.
+    const isWhole = cell.kind === 'patch' || cell.kind === 'knob';
+    if (isWhole) this.knobs.tell(device, cell.knob);
+    for (const knob of isWhole ? [cell.knob] : read.value.map((turn) => turn.knob))
       this.setBy.set(settingKeyOf(device.id, knob.setting, knob.channel), row.name);
     const to = cellText(cell, this.knobs.of(device));
     if (from !== to) this.changes.push({ row: row.name, column: title, from, to });

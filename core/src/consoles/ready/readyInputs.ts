@@ -1,5 +1,6 @@
 import { edgesInto } from '../../graph/walk';
 import type { WorkedScene } from '../../scene/workedScene';
+import { CARD_LANES } from '../../rig/catalogue/consoles/digitalConsole/digitalPatch';
 import type { Device } from '../../rig/rigSchema';
 import type { PatchCell } from '../../rig/sheets/channelSheet';
 import { amplifierBehind } from '../amplifierBehind';
@@ -12,8 +13,8 @@ const SOURCE_LANES = [
   { pattern: /^local in (\d+)$/, port: (): string => 'adc', lane: (n: number): number => n },
   {
     pattern: /^card in (\d+)$/,
-    port: (n: number): string => `madi-in-${String(Math.ceil(n / 64))}`,
-    lane: (n: number): number => ((n - 1) % 64) + 1,
+    port: (n: number): string => `madi-in-${String(Math.ceil(n / CARD_LANES))}`,
+    lane: (n: number): number => ((n - 1) % CARD_LANES) + 1,
   },
 ] as const;
 

@@ -52,21 +52,28 @@ function wayOf({ graph, devices }: WorkedScene, lanes: readonly number[]): reado
   return names.filter((name, i) => name !== names[i - 1]);
 }
 
+/** An ear: of several sides the first that is closed. */
+function silenceLine(context: WorkedScene, ear: DeviceId, name: string): readonly SilenceLine[] {
+  const { graph } = context;
+  const sides = graph.lanes
+    .filter(({ device, direction }) => device === ear && direction === 'in')
+    .map(({ index }) => whySilent(context, index));
+  const told = sides.find(({ closed }) => closed !== undefined) ?? sides[0];
+  if (told === undefined) return [];
+  const { lanes, closed } = told;
+  const lane = closed === undefined ? undefined : graph.lanes[closed.lane]?.id;
+  const from = graph.lanes[lanes.at(-1) ?? -1]?.name ?? '';
+  return [
+    {
+      ...{ ear, name, isOpen: closed === undefined, way: wayOf(context, lanes) },
+      sentence: closed === undefined ? `Open, back to ${from}.` : sentenceOf(context, closed),
+      ...(lane !== undefined && { lane }),
+    },
+  ];
+}
+
 /** Loudspeakers and headphones, and for each why nothing is heard, or that something can be. */
 export const silenceLines = (context: WorkedScene): readonly SilenceLine[] =>
   context.rig.devices
     .filter(({ type }) => EARS.has(type))
-    .flatMap(({ id, name }) => {
-      const input = context.graph.lanes.find(({ device, direction }) => device === id && direction === 'in');
-      if (input === undefined) return [];
-      const { lanes, closed } = whySilent(context, input.index);
-      const lane = closed === undefined ? undefined : context.graph.lanes[closed.lane]?.id;
-      const from = context.graph.lanes[lanes.at(-1) ?? -1]?.name ?? '';
-      return [
-        {
-          ...{ ear: id, name, isOpen: closed === undefined, way: wayOf(context, lanes) },
-          sentence: closed === undefined ? `Open, back to ${from}.` : sentenceOf(context, closed),
-          ...(lane !== undefined && { lane }),
-        },
-      ];
-    });
+    .flatMap(({ id, name }) => silenceLine(context, id, name));

@@ -87,6 +87,19 @@ describe('texts for many cells', () => {
       ...{ row: 'channel 8', column: 'Listens to', from: 'none', to: 'local in 16', isDragged: true },
     });
   });
+
+  it('do not take back what was said before them, be it that it stood so already', () => {
+    const it = desk({ 'channelSource/1': 1 }, { channelBlocks: 'blocks of 8' });
+    const plan = plannedCells(it, [
+      { row: 'channel-1', column: 'source', text: 'local in 1' },
+      { row: 'channel-2', column: 'source', text: 'local in 10' },
+      { row: 'channel-3', column: 'source', text: 'local in 3' },
+    ]);
+    expect(plan.edits).toEqual([]);
+    expect(plan.refused.map(({ row, sentence }) => [row, sentence])).toEqual([
+      ['channel 2', 'It moves with channel 1, which was set otherwise just now.'],
+    ]);
+  });
 });
 
 const RIBBON = {

@@ -9,6 +9,11 @@ export interface News {
 /** The newest first. */
 export const NEWS: readonly News[] = [
   {
+    id: 'consoles',
+    title: 'Consoles as sheets',
+    text: 'Everything with channels stands under Track and Mix as a sheet: typed, filled, counted on, copied to many, made ready from nothing, and asked why nothing is heard. g t, then g 2.',
+  },
+  {
     id: 'sessions',
     title: 'Sessions and templates',
     text: 'A studio holds many sessions now: new, copied, from a template, put away, or taken over from another rig. The session name at the top leads there, and so do g e.',

@@ -44,8 +44,9 @@ async function madeIn(
             {{
               it.plan.isFromNothing
                 ? 'From nothing: every knob of it goes to its start first. Nothing sounds until you open what is listed last.'
-                : 'Starting values as they are usual; what is not named stays as it is.'
+                : 'Starting values; what is not named stays as it is.'
             }}
+            Levels are common practice, no source.
           </p>
           <fieldset>
             <legend class="visually-hidden">What it sets</legend>

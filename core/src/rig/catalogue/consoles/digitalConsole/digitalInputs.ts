@@ -18,7 +18,7 @@ export const deskInputKnobs = (p: DeskParams): readonly SettingSpec[] => [
   ...(insertedInputs(p).length > 0 ? [onOff('insertIn', 'Insert in', insertedInputs(p).length, true)] : []),
 ];
 
-/** Insert points of consoles are unbalanced line level on one jack each way. Common practice, no source. */
+/** Insert points at line level, on a jack each way. Common practice, no source. */
 function insertPorts(p: DeskParams): readonly Port[] {
   const numbers = insertedInputs(p);
   if (numbers.length === 0) return [];

@@ -29,16 +29,14 @@ export const returnPorts = ({ stereoReturns }: DeskParams): readonly Port[] =>
         ),
       }));
 
-/** One return: both sides on one fader, to their own side of the mix. */
+/** One return: both sides on one fader, to their own side of the mix. It passes the engine as a channel does. */
 export function returnRoutes(p: DeskParams, r: number, read: ReadSetting): readonly Route[] {
   const fader = SIDES.map((side) =>
     active(
       returnLane('return', r, side),
       returnLane('return-fader', r, side),
       Number(read('returnFaderDb', r)),
-      {
-        knobs: knobsAt(r, 'returnFaderDb', 'returnMute'),
-      },
+      { knobs: knobsAt(r, 'returnFaderDb', 'returnMute'), delaySamples: p.effectLatencySamples },
     ),
   );
   const mix = SIDES.map((side) =>
