@@ -61,7 +61,7 @@ test('a dead jack is gone round, and undo makes it good again', async ({ page })
   await page.goto(WORK);
   await page.getByRole('button', { name: 'Cannot: Plug Bay A 13 upper to Bay A 10 lower' }).click();
   await page.getByRole('button', { name: 'Bay A 10 lower', exact: true }).click();
-  await expect(page.getByText(/4 Wen Askelby, Harp .*(goes by|passes)/)).toBeVisible();
+  await expect(page.getByText(/Tracking: 4 Wen Askelby, Harp .*(goes by|passes)/)).toBeVisible();
   await page.getByRole('button', { name: /^Mark Bay A 10 lower as faulty/ }).click();
   await expect(page.getByRole('button', { name: /Bay A 10 lower/ })).toHaveCount(0);
   await page.goto(`${TRACKING}/track/inputs`);
