@@ -122,7 +122,7 @@ test('a tablet is let in with a code, may only tick, and is sent away again', as
   await tablet.getByLabel('What this tablet is called').fill('Tablet at the bay');
   await tablet.getByRole('button', { name: 'Pair' }).click();
   await expect(tablet.getByRole('button', { name: /Saltglass Rooms/ }).first()).toBeVisible();
-  await expect(page.getByText('Tablet at the bay')).toBeVisible();
+  await expect(page.getByText('Tablet at the bay', { exact: true })).toBeVisible();
 
   await tablet.goto(WORK);
   const all = await stepsLeft(tablet);
