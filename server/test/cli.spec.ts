@@ -505,6 +505,11 @@ describe('ft channels', () => {
     expect(answer.code).toBe(2);
     expect(answer.err).toContain('Line 2, column 2: channel 3: “loud” is not a figure for channel fader.');
     expect(existsSync(out)).toBe(false);
+    expect(run(...split, '--out', out)).toMatchObject({
+      code: 2,
+      err: expect.stringContaining('--read TABLE'),
+    });
+    expect(existsSync(out)).toBe(false);
     expect(run('channels', file).err).toContain('Say which: --device NAME.');
     expect(run('channels', file, '--device', 'Splitt console').err).toContain('Did you mean “Split console”');
     expect(run(...split, '--read', join(folder, 'none.csv')).err).toContain('There is no readable file');

@@ -85,6 +85,8 @@ const output = (
 /** `ft channels`: the channel sheet of a device, written as a table and read back from one. */
 export function channels(request: CliRequest): Answer {
   const { studio, session, scene, csv, read, out } = request;
+  if (out !== undefined && read === undefined)
+    throw new BadInput('--out writes what a table changes: give the table with --read TABLE.');
   const context = workedScene(studio.rig, session, scene);
   const device = deviceNamed(context, request.device);
   const back = readBack(request, context, device);

@@ -97,14 +97,17 @@ export class SpillPanel {
       )
     );
   });
+  private readonly offered = askedAbout(
+    computed(() => ({ device: this.sheet().device, row: this.row(), column: 'source' })),
+    (api, cell) => api.cellChoices(cell, ''),
+  );
+  /** The first sources there are, as a cell would name them. */
   protected readonly typical = computed(() =>
-    this.sheet().type === 'digitalConsole'
-      ? this.section() === 'channels'
-        ? 'local in 1, card in 1'
-        : 'direct out 1, aux 1, group 1'
-      : this.sheet().type === 'audioInterface'
-        ? 'host 1, line in 1'
-        : 'mic, tape',
+    (this.offered() ?? [])
+      .map(({ name }) => name)
+      .filter((name) => name !== 'none')
+      .slice(0, 2)
+      .join(', '),
   );
 
   private readonly wish = computed(() => {
