@@ -42,6 +42,11 @@ export const RULE_IDS = [
   'insert-uncompensated',
   'parallel-comb',
   'cue-delay',
+  'cue-post-fader',
+  'performer-without-cue',
+  'open-headphones',
+  'no-talkback',
+  'cue-heard-twice',
   'timecode-missing',
 ] as const;
 export type RuleId = (typeof RULE_IDS)[number];

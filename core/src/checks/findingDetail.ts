@@ -1,4 +1,5 @@
 import type { ProposedCord } from '../scene/knownWays';
+import type { CueDetail } from './cueDetail';
 import type { TimeDetail } from './timeDetail';
 import type { BrokenLeg } from '../routing/brokenLegs';
 import type { Obstacle } from '../routing/why/obstacle';
@@ -218,4 +219,5 @@ export type FindingDetail =
       };
     }
   | { readonly rule: 'polarity'; readonly figures: { readonly levelDifferenceDb: number } }
+  | CueDetail
   | TimeDetail;

@@ -12,7 +12,7 @@ const LISTENING: Readonly<Record<Quiet, { readonly ears: string; readonly mutes:
     ears: 'loudspeaker',
     mutes: new Set(['monitorController', 'splitConsole', 'digitalConsole', 'powerAmp']),
   },
-  cues: { ears: 'headphones', mutes: new Set(['cueAmp', 'headphoneBox']) },
+  cues: { ears: 'headphones', mutes: new Set(['cueAmp', 'headphoneBox', 'headphoneJunction']) },
 };
 
 /** The inputs of every device, which are the same in all scenes of a rig. */

@@ -2,7 +2,9 @@ import type { Rule } from './rule';
 import { clockMasters } from './rules/clockMasters';
 import { cordsShort } from './rules/cordsShort';
 import { cueDelay } from './rules/cueDelay';
+import { cueHeardTwice } from './rules/cueHeardTwice';
 import { cueLoad } from './rules/cueLoad';
+import { cuePostFader } from './rules/cuePostFader';
 import { deadEnd } from './rules/deadEnd';
 import { feedbackLoop } from './rules/feedbackLoop';
 import { goneFromRig } from './rules/goneFromRig';
@@ -17,10 +19,13 @@ import { loudspeakerLevelIntoLine } from './rules/loudspeakerLevelIntoLine';
 import { lowIntoConverter } from './rules/lowIntoConverter';
 import { monitorsOpenWhilePatching } from './rules/monitorsOpenWhilePatching';
 import { multOverload } from './rules/multOverload';
+import { noTalkback } from './rules/noTalkback';
 import { normalBroken } from './rules/normalBroken';
+import { openHeadphones } from './rules/openHeadphones';
 import { orphanCord } from './rules/orphanCord';
 import { overMaxInput } from './rules/overMaxInput';
 import { parallelComb } from './rules/parallelComb';
+import { performerWithoutCue } from './rules/performerWithoutCue';
 import { phantomIntoRibbon } from './rules/phantomIntoRibbon';
 import { phantomMissing } from './rules/phantomMissing';
 import { phantomOnJackBay } from './rules/phantomOnJackBay';
@@ -73,5 +78,10 @@ export const RULES: readonly Rule[] = [
   insertUncompensated,
   parallelComb,
   cueDelay,
+  cuePostFader,
+  performerWithoutCue,
+  openHeadphones,
+  noTalkback,
+  cueHeardTwice,
   timecodeMissing,
 ];

@@ -37,6 +37,7 @@ const BESIDE: ReadonlySet<string> = new Set<keyof Session>([
   'waivers',
   'routing',
   'performers',
+  'cues',
   'readings',
   'consoleViews',
   'headroomDb',

@@ -7,7 +7,7 @@ import type { Quiet } from './step';
 /** What ears are at the end of, the one with the level knob first. */
 const LISTENING: Readonly<Record<Quiet, readonly (readonly string[])[]>> = {
   monitors: [['monitorController', 'splitConsole', 'digitalConsole'], ['powerAmp'], ['loudspeaker']],
-  cues: [['cueAmp', 'headphoneBox']],
+  cues: [['cueAmp', 'headphoneBox', 'headphoneJunction']],
 };
 
 const HEARD = new Set([
@@ -16,6 +16,7 @@ const HEARD = new Set([
   'loudspeaker',
   'cueAmp',
   'headphoneBox',
+  'headphoneJunction',
   'headphones',
 ]);
 

@@ -18,6 +18,7 @@ export const cordIdSchema = plainId.brand<'CordId'>();
 export const trackIdSchema = plainId.brand<'TrackId'>();
 export const busIdSchema = plainId.brand<'BusId'>();
 export const performerIdSchema = plainId.brand<'PerformerId'>();
+export const cueIdSchema = plainId.brand<'CueId'>();
 
 /** `device/port/lane`, lanes counted from 1: "converter/line-in-a/3". */
 export const laneIdSchema = z
@@ -44,6 +45,7 @@ export type CordId = z.infer<typeof cordIdSchema>;
 export type TrackId = z.infer<typeof trackIdSchema>;
 export type BusId = z.infer<typeof busIdSchema>;
 export type PerformerId = z.infer<typeof performerIdSchema>;
+export type CueId = z.infer<typeof cueIdSchema>;
 export type LaneId = z.infer<typeof laneIdSchema>;
 export type StationId = z.infer<typeof stationIdSchema>;
 

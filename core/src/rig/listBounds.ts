@@ -16,6 +16,7 @@ export const MOST_ITEMS = {
   buses: 1_000,
   tracks: 2_000,
   performers: 500,
+  cues: 200,
   readings: 10_000,
   consoleViews: 200,
   sceneCords: 10_000,

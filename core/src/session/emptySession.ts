@@ -18,6 +18,7 @@ const USUAL: Omit<Session, 'id' | 'name'> = {
   buses: [],
   tracks: [],
   performers: [],
+  cues: [],
   readings: [],
   consoleViews: [],
   headroomDb: 6,
@@ -30,7 +31,7 @@ const USUAL: Omit<Session, 'id' | 'name'> = {
  */
 export function emptySession(id: SessionId, name: string, like?: Session): Session {
   if (like === undefined) return { id, name, ...USUAL };
-  const { threads, scenes, waivers, buses, tracks, performers, readings } = USUAL;
+  const { threads, scenes, waivers, buses, tracks, performers, cues, readings } = USUAL;
   const { date: _date, goesLive: _live, archived: _away, template: _template, ...house } = like;
-  return { ...house, id, name, threads, scenes, waivers, buses, tracks, performers, readings };
+  return { ...house, id, name, threads, scenes, waivers, buses, tracks, performers, cues, readings };
 }

@@ -1,6 +1,6 @@
-import type { CordId, DeviceId, LaneId, PerformerId, StationId, ThreadId, TrackId } from '../rig/ids';
+import type { CordId, CueId, DeviceId, LaneId, PerformerId, StationId, ThreadId, TrackId } from '../rig/ids';
 
-export const ENTITY_KINDS = ['thread', 'lane', 'station', 'device', 'cord', 'track', 'performer'] as const;
+export const ENTITY_KINDS = ['thread', 'lane', 'station', 'device', 'cord', 'track', 'performer', 'cue'] as const;
 
 /** Something a finding is about; the screen can jump to it. */
 export type EntityRef =
@@ -10,4 +10,5 @@ export type EntityRef =
   | { readonly kind: 'device'; readonly id: DeviceId }
   | { readonly kind: 'cord'; readonly id: CordId }
   | { readonly kind: 'track'; readonly id: TrackId }
-  | { readonly kind: 'performer'; readonly id: PerformerId };
+  | { readonly kind: 'performer'; readonly id: PerformerId }
+  | { readonly kind: 'cue'; readonly id: CueId };

@@ -1,4 +1,5 @@
 import { boundProblems } from './boundProblems';
+import { cueProblems } from './cueProblems';
 import { dawProblems } from './daw/dawProblems';
 import { duplicateIds } from './duplicateIds';
 import type { Path, Problem } from './problem';
@@ -35,6 +36,7 @@ function sessionProblems(session: Session, path: Path): readonly Problem[] {
     ...threadProblems(session, path),
     ...followProblems(session, path),
     ...dawProblems(session, path),
+    ...cueProblems(session, path),
     ...session.scenes.flatMap((scene, i) => sceneProblems(scene, [...path, 'scenes', i], threads)),
   ];
 }

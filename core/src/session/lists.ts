@@ -10,6 +10,7 @@ import {
 } from '../rig/rigSchema';
 import { busSchema, trackSchema } from './daw/trackSchema';
 import { consoleViewSchema } from './consoleViewSchema';
+import { cueSchema } from './cueSchema';
 import { floorCordSchema, precautionSchema } from './floorSchema';
 import { performerSchema } from './performerSchema';
 import { readingSchema } from './readingSchema';
@@ -50,6 +51,7 @@ export const LISTS = {
   track: { in: 'session', key: 'tracks', item: trackSchema, most: MOST_ITEMS.tracks },
   bus: { in: 'session', key: 'buses', item: busSchema, most: MOST_ITEMS.buses },
   performer: { in: 'session', key: 'performers', item: performerSchema, most: MOST_ITEMS.performers },
+  cue: { in: 'session', key: 'cues', item: cueSchema, most: MOST_ITEMS.cues },
   reading: { in: 'session', key: 'readings', item: readingSchema, most: MOST_ITEMS.readings },
   consoleView: {
     ...{ in: 'session', key: 'consoleViews' },

@@ -19,5 +19,7 @@ export const performerSchema = z.strictObject({
     .default(USUAL_CUE_LIMIT_MS),
   /** How long a day they wear them. */
   hoursADay: z.number().min(0, 'from 0 to 24 hours').max(24, 'from 0 to 24 hours').optional(),
+  /** How far their ears are from what they play, which is heard beside the headphones. */
+  earDistanceM: z.number().min(0.05, 'from 0.05 to 20 m').max(20, 'from 0.05 to 20 m').optional(),
 });
 export type Performer = z.infer<typeof performerSchema>;

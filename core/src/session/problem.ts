@@ -37,6 +37,8 @@ export type Problem =
   | { readonly code: 'not-a-jack'; readonly path: Path; readonly id: string }
   | { readonly code: 'not-wirable'; readonly path: Path; readonly id: string }
   | { readonly code: 'jack-taken'; readonly path: Path; readonly id: string; readonly byCord: string }
+  /** Two cues of one scene on one bus or output. */
+  | { readonly code: 'carrier-taken'; readonly path: Path; readonly name: string; readonly byName: string }
   | { readonly code: 'follows-itself'; readonly path: Path; readonly id: string }
   | { readonly code: 'wrong-role'; readonly path: Path; readonly id: string; readonly needs: string }
   | { readonly code: 'setting-misfit'; readonly path: Path; readonly id: string; readonly why: string };
@@ -47,6 +49,7 @@ export type ReferenceKind =
   | 'station'
   | 'scene'
   | 'thread'
+  | 'cue'
   | 'cord stock'
   | 'adaptor'
   | 'setting'

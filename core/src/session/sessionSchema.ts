@@ -3,6 +3,7 @@ import { STATION_ROLES } from '../rig/deviceModel';
 import {
   adaptorIdSchema,
   cordIdSchema,
+  cueIdSchema,
   deviceIdSchema,
   laneIdSchema,
   sceneIdSchema,
@@ -24,6 +25,7 @@ import { byNumber } from './byNumber';
 import { PURPOSES } from './purposes';
 import { performerSchema } from './performerSchema';
 import { consoleViewSchema } from './consoleViewSchema';
+import { cueSchema } from './cueSchema';
 import { readingSchema } from './readingSchema';
 
 const text = z.string().max(200, 'at most 200 characters');
@@ -75,6 +77,10 @@ export const threadSchema = z.strictObject({
   /** Processors to pass, in order. */
   inserts: z.array(stationIdSchema).max(MOST_ITEMS.threadInserts),
   trackName: text,
+  /** The cue it brings to its headphones. */
+  cue: cueIdSchema.optional(),
+  /** It is the click that people play to. */
+  click: z.literal(true).optional(),
   pins: pinsSchema,
   scenes: z.array(sceneIdSchema).max(MOST_ITEMS.scenes),
 });
@@ -149,6 +155,8 @@ export const sessionSchema = z.strictObject({
   buses: z.array(busSchema).max(MOST_ITEMS.buses).default([]),
   tracks: z.array(trackSchema).max(MOST_ITEMS.tracks).default([]),
   performers: z.array(performerSchema).max(MOST_ITEMS.performers).default([]),
+  /** What performers hear. */
+  cues: z.array(cueSchema).max(MOST_ITEMS.cues).default([]),
   /** The line-up sheet as it was last filled in. */
   readings: z.array(readingSchema).max(MOST_ITEMS.readings).default([]),
   /** Named views of consoles. */

@@ -21,6 +21,7 @@ export interface Naming {
   knob(key: string): string;
   track(id: string): string;
   performer(id: string): string;
+  cue(id: string): string;
 }
 
 const byId = <T extends { readonly id: string }>(items: readonly T[]): ReadonlyMap<string, T> =>
@@ -47,6 +48,7 @@ export function namingOf(rig: Rig, session: Session, graph: SignalGraph): Naming
     device: (id) => devices.get(id)?.name ?? id,
     track: (id) => tracks.get(id)?.name ?? id,
     performer: (id) => session.performers.find((candidate) => candidate.id === id)?.name ?? id,
+    cue: (id) => session.cues.find((candidate) => candidate.id === id)?.name ?? id,
     stock: (id) => {
       const cord = rig.cords.find((candidate) => candidate.id === id);
       if (cord !== undefined) return `${cord.name} (${String(cord.lengthM)} m)`;

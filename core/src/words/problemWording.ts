@@ -38,6 +38,8 @@ const WORDING: Wording = {
   'not-wirable': (p) => `“${p.id}” is inside its device, so nothing can be wired to it. Choose a connector.`,
   'jack-taken': (p) =>
     `“${p.id}” already holds the plug of cord “${p.byCord}”. A jack takes one plug; choose another.`,
+  'carrier-taken': (p) =>
+    `The cues “${p.byName}” and “${p.name}” would be on the same sends. Give one of them another bus, or put their people on one cue.`,
   'follows-itself': () =>
     'A scene cannot follow itself, not even by way of others. Let it follow another one, or stand alone.',
   'wrong-role': (p) => `“${p.id}” is not a ${p.needs}. Choose a station of that kind.`,

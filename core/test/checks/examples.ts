@@ -2,6 +2,7 @@ import type { RuleId } from '@ft/core/checks/finding';
 import type { Parts } from '../fixtures/studioOf';
 import { WORKED_LADDER } from '../fixtures/workedLadder';
 import type { Example } from './examples/example';
+import { CUE_EXAMPLES } from './examples/cues';
 import { LEVEL_EXAMPLES } from './examples/level';
 import { SAFETY_EXAMPLES } from './examples/safety';
 import { TIME_EXAMPLES } from './examples/time';
@@ -92,6 +93,7 @@ export const EXAMPLES: Record<RuleId, Example> = {
   ...TOPOLOGY_EXAMPLES,
   ...LEVEL_EXAMPLES,
   ...TIME_EXAMPLES,
+  ...CUE_EXAMPLES,
   'phantom-on-jack-bay': {
     trips: patched('tt', { 'preamp/phantom/1': true }),
     nearMiss: patched('xlr', { 'preamp/phantom/1': true }),

@@ -54,15 +54,15 @@ function withFollowing({ scenes }: Session, listed: readonly Scene['id'][]): rea
 const sessionNamed = (studio: Studio, id: unknown): Session | undefined =>
   studio.sessions.find((session) => session.id === id);
 
-/** A thread that comes into a scene comes into those that follow; what was there before is left alone. */
+/** A thread or cue that comes into a scene comes into those that follow; what was there before is left alone. */
 function withScenes(studio: Studio, edit: EditJson): EditJson {
   const session = sessionNamed(studio, edit['session']);
   if (session === undefined) return edit;
-  if (edit.type === 'thread.add') {
+  if (edit.type === 'thread.add' || edit.type === 'cue.add') {
     const item = edit['item'] as { readonly scenes: readonly Scene['id'][] };
     return { ...edit, item: { ...item, scenes: withFollowing(session, item.scenes) } };
   }
-  if (edit.type !== 'thread.set' || edit['field'] !== 'scenes') return edit;
+  if ((edit.type !== 'thread.set' && edit.type !== 'cue.set') || edit['field'] !== 'scenes') return edit;
   const [was, value] = [edit['was'], edit['value']] as (readonly Scene['id'][])[];
   const fresh = (value ?? []).filter((id) => was?.includes(id) !== true);
   return { ...edit, value: [...new Set([...(value ?? []), ...withFollowing(session, fresh)])] };

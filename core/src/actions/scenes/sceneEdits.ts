@@ -3,6 +3,7 @@ import { editAdd, editSet } from '../../edits/make';
 import { applyChange } from '../../edits/change';
 import type { SceneId, ThreadId } from '../../rig/ids';
 import { idFromName } from '../../rig/ids';
+import type { Cue } from '../../session/cueSchema';
 import type { Scene, Session, Thread } from '../../session/sessionSchema';
 import type { Studio } from '../../session/studioSchema';
 import type { ScenePlace } from '../../session/scenePlace';
@@ -27,6 +28,9 @@ const threadInto = (session: Session, thread: Thread, scenes: readonly SceneId[]
     was: thread.scenes,
   });
 
+const cueInto = (session: Session, cue: Cue, scenes: readonly SceneId[]): Edit =>
+  editSet('cue', { session: session.id }, cue.id, { field: 'scenes', value: scenes, was: cue.scenes });
+
 /** Adds a scene made of the one at a place. A copy stands alone; a branch follows. */
 export function newSceneEdits(
   studio: Studio,
@@ -46,11 +50,13 @@ export function newSceneEdits(
     settings: isBare ? {} : scene.settings,
   };
   const threads = isBare ? [] : session.threads.filter(({ scenes }) => scenes.includes(scene.id));
+  const cues = isBare ? [] : session.cues.filter(({ scenes }) => scenes.includes(scene.id));
   return {
     id,
     edits: [
       editAdd('scene', { session: session.id }, item),
       ...threads.map((thread) => threadInto(session, thread, [...thread.scenes, id])),
+      ...cues.map((cue) => cueInto(session, cue, [...cue.scenes, id])),
     ],
   };
 }

@@ -4,6 +4,7 @@ import type { Device, Rig } from '../../rig/rigSchema';
 import type { SettingKey } from '../../rig/settings';
 import { partsOfSettingKey } from '../../rig/settings';
 import { STATION_ROLES } from '../../rig/deviceModel';
+import type { Cue } from '../../session/cueSchema';
 import type { Scene, Session, Thread } from '../../session/sessionSchema';
 
 /** A device that a session of another rig uses, and the one here that stands for it. */
@@ -37,14 +38,20 @@ const devicesIn = (scene: Scene): readonly DeviceId[] => [
   ...(Object.keys(scene.settings) as SettingKey[]).map((key) => partsOfSettingKey(key).deviceId),
 ];
 
+const devicesOfCue = ({ carrier, headphones }: Cue): readonly DeviceId[] => [
+  ...(carrier.on === 'console' ? [carrier.device] : []),
+  ...headphones.flatMap(({ id, microphone }) => (microphone === undefined ? [id] : [id, microphone])),
+];
+
 /** Every device a session names, once. */
 export function devicesUsed(session: Session): ReadonlySet<DeviceId> {
-  const { host, automatedConsole, performers, readings, consoleViews, threads, scenes } = session;
+  const { host, automatedConsole, performers, cues, readings, consoleViews, threads, scenes } = session;
   return new Set([
     ...threads.flatMap(placesIn).map(deviceIdIn),
     ...scenes.flatMap(devicesIn),
     ...readings.map(({ id }) => deviceIdIn(id)),
     ...consoleViews.map(({ device }) => device),
+    ...cues.flatMap(devicesOfCue),
     ...performers.flatMap(({ headphones }) => headphones ?? []),
     ...[host, automatedConsole].flatMap((id) => id ?? []),
   ]);

@@ -18,7 +18,9 @@ export interface LeftOut {
     | 'readings'
     | 'console-view'
     | 'waivers'
-    | 'headphones';
+    | 'headphones'
+    | 'cue'
+    | 'cue-headphones';
   /** The line, scene or performer it is left out of; empty where it is the session itself. */
   readonly of: string;
   /** The device, place or cord of the other rig. */

@@ -49,10 +49,14 @@ function keptScenes(session: Session, keeps: ReadonlySet<SessionPart>): Scene[] 
   return keeps.has('settings') ? scenes : scenes.map((scene) => ({ ...scene, settings: {} }));
 }
 
+const inScenes = <T extends Pick<Thread, 'scenes'>>(item: T, scenes: readonly Scene[]): T => ({
+  ...item,
+  scenes: item.scenes.filter((id) => scenes.some((scene) => scene.id === id)),
+});
+
 const keptThread = (thread: Thread, scenes: readonly Scene[], withPins: boolean): Thread => ({
-  ...thread,
+  ...inScenes(thread, scenes),
   pins: withPins ? thread.pins : {},
-  scenes: thread.scenes.filter((id) => scenes.some((scene) => scene.id === id)),
 });
 
 /**
@@ -72,6 +76,7 @@ export function withParts(session: Session, keeps: ReadonlySet<SessionPart>): Se
       ? session.threads.map((thread) => keptThread(thread, scenes, keeps.has('pins')))
       : [],
     performers: keeps.has('lines') ? session.performers : [],
+    cues: keeps.has('lines') ? session.cues.map((cue) => inScenes(cue, scenes)) : [],
   };
 }
 

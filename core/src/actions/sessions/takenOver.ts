@@ -1,6 +1,7 @@
 import { deviceIdIn } from '../../rig/ids';
 import type { Rig } from '../../rig/rigSchema';
 import type { Performer } from '../../session/performerSchema';
+import type { Cue } from '../../session/cueSchema';
 import type { Session, Thread } from '../../session/sessionSchema';
 import type { Studio } from '../../session/studioSchema';
 import type { CellReading } from '../../text/cellReading';
@@ -9,20 +10,21 @@ import type { Counterpart } from './counterparts';
 import { standsTwice } from './counterparts';
 import type { Crossed, Crossing, LeftOut } from './crossing';
 import { crossed, crossingBetween, leftOut } from './crossing';
+import { cueOver } from './cueOver';
 import { sceneOver } from './sceneOver';
 import type { MadeSession } from './sessionEdits';
 import { sessionAdded } from './sessionEdits';
 import { forThreads } from './sessionParts';
 import { threadOver } from './threadOver';
 
-/** Sides whose first side is left out stand alone. */
-function withoutLostLeads(threads: readonly Thread[]): Thread[] {
-  const there = new Set(threads.map(({ id }) => id));
-  return threads.map((thread) => {
-    if (thread.link === undefined || there.has(thread.link.lead)) return thread;
-    const { link: _link, ...alone } = thread;
-    return alone;
-  });
+/** Sides whose first side is left out stand alone, and lines whose cue is left out are of none. */
+function withoutLost(threads: readonly Thread[], cues: readonly Cue[]): Thread[] {
+  const there = new Set<string>([...threads, ...cues].map(({ id }) => id));
+  return threads.map(({ link, cue, ...alone }) => ({
+    ...alone,
+    ...(link !== undefined && there.has(link.lead) && { link }),
+    ...(cue !== undefined && there.has(cue) && { cue }),
+  }));
 }
 
 function performerOver({ to, name }: Crossing, performer: Performer): Crossed<Performer> {
@@ -79,7 +81,12 @@ export function sessionOver(
 ): Crossed<Session> {
   const over = crossingBetween(theirs, ours, all);
   const threads = session.threads.map((thread) => ({ number: thread.number, ...threadOver(over, thread) }));
-  const kept = withoutLostLeads(threads.flatMap((each) => each.kept ?? []));
+  const cues = session.cues.map((cue) => cueOver(over, cue));
+  const keptCues = cues.flatMap((each) => each.kept ?? []);
+  const kept = withoutLost(
+    threads.flatMap((each) => each.kept ?? []),
+    keptCues,
+  );
   const there = new Set(kept.map(({ id }) => id));
   const scenes = session.scenes.map((scene) => sceneOver(over, forThreads(scene, there)));
   const performers = session.performers.map((performer) => performerOver(over, performer));
@@ -90,8 +97,9 @@ export function sessionOver(
       threads: kept,
       scenes: scenes.map((each) => each.kept),
       performers: performers.map((each) => each.kept),
+      cues: keptCues,
     },
-    left: [...[...threads].sort((a, b) => a.number - b.number), ...scenes, ...performers, besides].flatMap(
+    left: [...[...threads].sort((a, b) => a.number - b.number), ...scenes, ...performers, ...cues, besides].flatMap(
       (each) => each.left,
     ),
   };

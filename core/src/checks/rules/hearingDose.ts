@@ -1,18 +1,18 @@
-import { headphoneLevel } from '../../levels/headphoneLevel';
-import { allowedHours, dailyDose } from '../../units/hearing';
+import { cuesIn } from '../../cues/cuesIn';
+import { earOf } from '../../cues/ear';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
-function run({ rig, session, graph, field }: WorkedScene): readonly Finding[] {
+function run(context: WorkedScene): readonly Finding[] {
+  const { rig, session, scene } = context;
   const table = session.hearingTable;
   return session.performers.flatMap(({ id, headphones, hoursADay: hours }): readonly Finding[] => {
-    const worn = rig.devices.find((device) => device.id === headphones);
-    const level = worn && headphoneLevel(graph, field, worn);
-    if (worn === undefined || level === undefined || hours === undefined) return [];
-    const { levelDbSpl } = level;
-    const dose = dailyDose([{ levelDbSpl, hours }], table);
-    if (dose <= 1) return [];
+    const worn = rig.devices.find((device) => device.id === headphones && device.type === 'headphones');
+    if (worn === undefined || hours === undefined) return [];
+    const cue = cuesIn(session, scene).find((each) => each.headphones.some((pair) => pair.id === worn.id));
+    const { atEarDbSpl, allowedHours = Infinity, dose = 0 } = earOf(context, worn, cue);
+    if (atEarDbSpl === undefined || dose <= 1) return [];
     return [
       {
         rule: 'hearing-dose',
@@ -20,7 +20,7 @@ function run({ rig, session, graph, field }: WorkedScene): readonly Finding[] {
           { kind: 'performer', id },
           { kind: 'device', id: worn.id },
         ],
-        figures: { levelDbSpl, hours, allowedHours: allowedHours(levelDbSpl, table), dose, table },
+        figures: { levelDbSpl: atEarDbSpl, hours, allowedHours, dose, table },
       },
     ];
   });
@@ -33,6 +33,6 @@ export const hearingDose: Rule = {
   stage: 'track',
   why: 'Hearing that is lost does not come back. Level and time together make the dose.',
   limits:
-    'A caution from planned levels, unweighted, and the chosen table; no measurement and no certificate. Local rules come first. Performers without headphones or hours are not judged.',
+    'A caution from planned levels, unweighted, and the chosen table; no measurement and no certificate. Local rules come first. Performers without headphones or hours are not judged. Their own instrument counts where a distance is given, talkback for a tenth of the time.',
   run,
 };

@@ -11,6 +11,7 @@ import { opticalPreamp } from './digital/opticalPreamp';
 import { stagebox } from './digital/stagebox';
 import { cueAmp } from './monitoring/cueAmp';
 import { headphoneBox } from './monitoring/headphoneBox';
+import { headphoneJunction } from './monitoring/headphoneJunction';
 import { headphones } from './monitoring/headphones';
 import { loudspeaker } from './monitoring/loudspeaker';
 import { monitorController } from './monitoring/monitorController';
@@ -68,6 +69,7 @@ export const CATALOGUE: readonly DeviceType[] = [
   loudspeaker,
   cueAmp,
   headphoneBox,
+  headphoneJunction,
   headphones,
   talkback,
   mediaPlayer,

@@ -79,6 +79,8 @@ export interface SheetRow {
   /** Lanes of its own that leave the device. */
   readonly leaves?: readonly LaneKey[];
   readonly insert?: InsertJacks;
+  /** Of a bus that can carry a cue: the column its sends stand in. */
+  readonly fedBy?: string;
   /** By column. */
   readonly cells: Readonly<Record<string, ChannelCell>>;
 }

@@ -99,6 +99,8 @@ export const trackSchema = z.strictObject({
     .max(0, 'a level from -80 to 0 dBFS')
     .optional(),
   crestDb: crestDb.optional(),
+  /** It is the click that people play to. */
+  click: z.literal(true).optional(),
   /** The rate its material was recorded at; left out, that of the session. */
   recordedAtHz: z.literal(SAMPLE_RATES_HZ).optional(),
 });

@@ -205,6 +205,10 @@ function laneOf(context: WorkedScene, ref: EntityRef): number | undefined {
       const worn = context.session.performers.find(({ id }) => id === ref.id)?.headphones;
       return graph.lanes.find((lane) => lane.device === worn)?.index;
     }
+    case 'cue': {
+      const worn = context.session.cues.find(({ id }) => id === ref.id)?.headphones[0]?.id;
+      return graph.lanes.find((lane) => lane.device === worn)?.index;
+    }
     case 'thread':
       return undefined;
   }

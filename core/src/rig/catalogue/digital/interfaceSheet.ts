@@ -64,6 +64,7 @@ const mixRow = (m: number): SheetRow => ({
   id: `mix-${m}`,
   name: `mix ${m}`,
   lane: laneAt('mix', 2 * m - 1),
+  fedBy: `mix${m}`,
   cells: {},
 });
 

@@ -21,6 +21,7 @@ const PLACE_WORDS: Readonly<Record<EntityRef['kind'], string>> = {
   device: 'device',
   cord: 'cord',
   performer: 'performer',
+  cue: 'cue',
   track: 'track',
 };
 

@@ -35,6 +35,7 @@ const auxRow = (p: DeskParams, k: number): SheetRow => ({
   id: `aux-${k}`,
   name: `aux ${k}`,
   lane: laneAt('aux', k),
+  fedBy: `aux${k}`,
   cells: {
     ...(k <= 2 * Math.floor(p.auxes / 2) && { stereo: knob('auxStereo', Math.ceil(k / 2)) }),
     ...(hasTalkback(p) && { talk: knob('talkToAux', k) }),
@@ -47,6 +48,7 @@ const matrixRow = (m: number): SheetRow => ({
   id: `matrix-${m}`,
   name: `matrix ${m}`,
   lane: laneAt('matrix', m),
+  fedBy: `matrix${m}`,
   cells: { fader: knob('matrixMasterDb', m), mute: knob('matrixMute', m) },
 });
 

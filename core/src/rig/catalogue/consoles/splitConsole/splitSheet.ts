@@ -87,6 +87,7 @@ const auxRow = (k: number): SheetRow => ({
   id: `aux-${k}`,
   name: `aux ${k}`,
   lane: laneAt('aux', k),
+  fedBy: `aux${k}`,
   leaves: [laneAt(`aux-out-${k}`)],
   cells: { talk: knob('talkToAux', k), fader: knob('auxMasterDb', k) },
 });
@@ -95,6 +96,7 @@ const CUE_ROW: SheetRow = {
   id: 'cue',
   name: 'stereo cue',
   lane: laneAt('cue', 1),
+  fedBy: 'cue',
   leaves: [laneAt('cue-out-left'), laneAt('cue-out-right')],
   cells: { talk: knob('talkToCue'), fader: knob('cueMasterDb'), mute: knob('cueMute') },
 };
