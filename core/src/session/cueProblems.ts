@@ -1,9 +1,9 @@
 import type { Path, Problem } from './problem';
-import type { Cue } from './cueSchema';
+import type { Carrier, Cue } from './cueSchema';
 import type { Session } from './sessionSchema';
 
-/** What a cue takes for itself: buses of a device, or outputs of the host. */
-function placesOf({ carrier }: Cue): readonly string[] {
+/** What a carrier is made of: buses of a device, or outputs of the host. */
+export function carrierPlaces(carrier: Carrier): readonly string[] {
   if (carrier.on === 'console') return carrier.rows.map((row) => `${carrier.device} ${row}`);
   return Array.from({ length: carrier.width }, (_, i) => `host ${String(carrier.first + i)}`);
 }
@@ -13,10 +13,10 @@ const shareScene = (a: Cue, b: Cue): boolean => a.scenes.some((id) => b.scenes.i
 /** Cues that would be one and the same mix in a scene. */
 function takenTwice(cues: readonly Cue[], path: Path): readonly Problem[] {
   return cues.flatMap((cue, i) => {
-    const places = placesOf(cue);
+    const places = carrierPlaces(cue.carrier);
     const by = cues
       .slice(0, i)
-      .find((other) => shareScene(cue, other) && placesOf(other).some((place) => places.includes(place)));
+      .find((other) => shareScene(cue, other) && carrierPlaces(other.carrier).some((place) => places.includes(place)));
     return by === undefined
       ? []
       : [{ code: 'carrier-taken', path: [...path, i, 'carrier'], name: cue.name, byName: by.name }];

@@ -79,6 +79,8 @@ export interface SheetRow {
   /** Lanes of its own that leave the device. */
   readonly leaves?: readonly LaneKey[];
   readonly insert?: InsertJacks;
+  /** The line input it can listen to, and what it is called among its sources. */
+  readonly lineIn?: { readonly lane: LaneKey; readonly source: string };
   /** Of a bus that can carry a cue: the column its sends stand in. */
   readonly fedBy?: string;
   /** By column. */

@@ -38,6 +38,7 @@ const channelRow = (p: SplitParams, n: number): SheetRow => ({
   lane: laneAt('channel', n),
   leaves: [laneAt(`direct-${n}`)],
   insert: { send: laneAt(`send-${n}`), back: laneAt(`return-${n}`) },
+  lineIn: { lane: laneAt(`line-${n}`), source: 'line' },
   cells: {
     source: knob('channelInput', n),
     ...preampCells(n, p.phantom),

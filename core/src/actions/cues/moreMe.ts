@@ -1,0 +1,94 @@
+import { sendText } from '../../consoles/cues/cueCell';
+import type { CueColumn, CueSend } from '../../cues/cueSources';
+import { cueMatrix } from '../../cues/cueSources';
+import type { Ear, HeardSource } from '../../cues/ear';
+import { earOf } from '../../cues/ear';
+import type { CueId, DeviceId } from '../../rig/ids';
+import { powerOfDb } from '../../units/decibel';
+import { formatDb } from '../../units/format';
+import type { ChannelPlan } from '../consoles/channelPlan';
+import type { CueEntry } from './cueCells';
+import { cueCells } from './cueCells';
+import type { CuePlace } from './cuePlace';
+import { cuePlaceAfter } from './cuePlace';
+
+/** Somebody wants to hear more of themself. */
+export interface MoreMeWish {
+  readonly cue: CueId;
+  readonly headphones: DeviceId;
+  /** Own sound up by so much, dB. */
+  readonly upDb: number;
+}
+
+/** How near the total has to stay, dB, and how often it is worked out anew for that. */
+const NEAR_DB = 0.05;
+const MOST_ROUNDS = 6;
+
+const none = (row: string, sentence: string): ChannelPlan => ({
+  ...{ edits: [], changes: [] },
+  refused: [{ at: 0, row, column: 'more me', sentence }],
+});
+
+const toTenth = (db: number): number => Math.round(db * 10) / 10;
+
+/** The louder side of an ear: the one whose total is kept. */
+const sideOf = ({ sidesDbSpl: [left, right] }: Ear): 0 | 1 =>
+  left === undefined || (right !== undefined && right > left) ? 1 : 0;
+
+/** The power of some sources at one side. */
+const powerAt = (heard: readonly HeardSource[], side: 0 | 1): number =>
+  heard.reduce((sum, { sidesDbSpl }) => sum + (sidesDbSpl[side] === undefined ? 0 : powerOfDb(sidesDbSpl[side])), 0);
+
+/** The figure in the text of a send. */
+const FIGURE = /[-+−]?\d+(?:[.,]\d+)?/;
+
+function raised(at: CueSend, column: CueColumn, { context }: CuePlace, byDb: number): string {
+  const level = toTenth(at.send.levelDb + byDb);
+  return sendText(at, column, context.scene).replace(FIGURE, String(level));
+}
+
+/** The texts that raise own sends and lower all others. */
+function entriesFor(it: CuePlace, column: CueColumn, ear: Ear, upDb: number, downDb: number): readonly CueEntry[] {
+  const own = new Set(ear.heard.flatMap(({ isOwn, source }) => (isOwn ? [`line:${source.thread ?? ''}`] : [])));
+  return [...column.sends].flatMap(([source, sends]) =>
+    sends
+      .filter(({ send }) => send.isOn)
+      .map((at): CueEntry => ({
+        ...{ source, cue: column.cue.id },
+        text: `${raised(at, column, it, own.has(source) ? upDb : -downDb)}${at.comes === 'return' && sends.length > 1 ? ' return' : ''}`,
+      })),
+  );
+}
+
+/**
+ * Own sound up, everything else down by as much as keeps the total at the ear: nobody gets louder headphones by it.
+ * Rounded to the tenth that is shown, and worked out again until the total is within a twentieth of a decibel.
+ */
+export function moreMe(it: CuePlace, { cue, headphones, upDb }: MoreMeWish): ChannelPlan {
+  const device = it.context.devices.get(headphones);
+  const column = cueMatrix(it.context).columns.find((each) => each.cue.id === cue);
+  if (device === undefined || column === undefined) return none('', 'This scene has no such cue.');
+  const ear = earOf(it.context, device, column.cue);
+  const side = sideOf(ear);
+  const own = powerAt(ear.heard.filter(({ isOwn }) => isOwn), side);
+  const rest = powerAt(ear.heard.filter(({ isOwn }) => !isOwn), side);
+  const name = ear.performer?.name ?? device.name;
+  if (own === 0) return none(name, `${name} does not hear themself here. Turn their own send on first.`);
+  if (rest === 0) return none(name, `${name} hears nothing else: turn the volume up instead.`);
+  const room = 1 - (own * (powerOfDb(upDb) - 1)) / rest;
+  if (room <= 0) {
+    const most = Math.floor(100 * Math.log10(1 + rest / own)) / 10;
+    return none(name, `Everything else together is too soft to give way for that: at most ${formatDb(most)} more.`);
+  }
+  let downDb = -10 * Math.log10(room);
+  let plan = cueCells(it, entriesFor(it, column, ear, upDb, downDb));
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    const then = cuePlaceAfter(it, plan.edits);
+    const after = then && earOf(then.context, device, column.cue);
+    const [was, is] = [ear.sidesDbSpl[side], after?.sidesDbSpl[side]];
+    if (was === undefined || is === undefined || Math.abs(is - was) <= NEAR_DB) break;
+    downDb += (is - was) * ((own + rest) / rest);
+    plan = cueCells(it, entriesFor(it, column, ear, upDb, downDb));
+  }
+  return plan;
+}
