@@ -130,6 +130,49 @@ export const channelsOutputSchema = z.object({
 });
 export type ChannelsOutput = z.infer<typeof channelsOutputSchema>;
 
+const known = (what: string) => z.number().optional().describe(what);
+
+/** `ft cues --json`. Levels are dB SPL at the louder side of a pair of headphones. */
+export const cuesOutputSchema = z.object({
+  format: z.literal('faithful-thread-cues/1'),
+  ...head,
+  cues: z.array(
+    z.object({
+      id: z.string(),
+      name: z.string(),
+      carrier: z.string().describe('the buses or outputs its sends lead to'),
+      trouble: z.string().optional().describe('why the carrier is none'),
+      status: z.string().optional().describe('of the lines that bring it, the one that has come least far'),
+      hasTalkback: z.boolean(),
+      sends: z.record(z.string(), z.string()).describe('by the name of the source, as its carrier has it'),
+    }),
+  ),
+  ears: z.array(
+    z.object({
+      cue: z.string(),
+      headphones: z.string(),
+      performer: z.string().describe('empty where nobody wears them'),
+      isLying: z.boolean(),
+      box: z.string().optional().describe('what has their volume'),
+      volumeDb: z.tuple([z.number(), z.number()]).optional().describe('left and right'),
+      startDb: known('where the volume stands for 75 dB SPL at the ear'),
+      sumDbSpl: known('everything that sounds'),
+      ownDbSpl: known('their own lines'),
+      ownOverRestDb: known('own lines over everything else'),
+      ownDelayMs: known('how late they hear themself'),
+      talkbackDbSpl: known('while the key is held; left out where it does not reach'),
+      clickDbSpl: known('of the click'),
+      acousticDbSpl: known('of their own instrument through the air'),
+      atEarDbSpl: known('the steady level that gives the same dose'),
+      allowedHours: known('by the table of the session'),
+      dose: known('1 is all that a day may bring'),
+      clickAtMicrophoneDbSpl: known('estimated, at the microphone named'),
+      microphone: z.string().optional(),
+    }),
+  ),
+});
+export type CuesOutput = z.infer<typeof cuesOutputSchema>;
+
 /** `ft sessions --json`. */
 export const sessionsOutputSchema = z.object({
   format: z.literal('faithful-thread-sessions/1'),

@@ -21,9 +21,18 @@ const DESK = 'kiln-desk' as DeviceId;
 
 /** The chamber group as it stands round the split console: microphone, gain, place in the picture, group. */
 const GROUP = [
-  { source: 'Vibraphone left', mic: 'small-condenser-2', gainDb: 32, phantom: true, pan: 'L60', groups: '1' },
+  {
+    source: 'Vibraphone left',
+    performer: 'Brannoc Teale',
+    mic: 'small-condenser-2',
+    gainDb: 32,
+    phantom: true,
+    pan: 'L60',
+    groups: '1',
+  },
   {
     source: 'Vibraphone right',
+    performer: 'Brannoc Teale',
     mic: 'small-condenser-3',
     gainDb: 32,
     phantom: true,
@@ -32,15 +41,40 @@ const GROUP = [
   },
   {
     source: 'Bass clarinet',
+    performer: 'Saskia Orrel',
     mic: 'figure-eight-condenser',
     gainDb: 36,
     phantom: true,
     pan: 'L15',
     groups: '3',
   },
-  { source: 'Harmonium', mic: 'stage-dynamic-1', gainDb: 50, phantom: false, pan: 'R10', groups: '4' },
-  { source: 'Frame drums', mic: 'drum-dynamic', gainDb: 36, phantom: false, pan: 'C', groups: '5' },
-  { source: 'Harp', mic: 'small-condenser-1', gainDb: 38, phantom: true, pan: 'R40', groups: '6' },
+  {
+    source: 'Harmonium',
+    performer: 'Mattis Quill',
+    mic: 'stage-dynamic-1',
+    gainDb: 50,
+    phantom: false,
+    pan: 'R10',
+    groups: '4',
+  },
+  {
+    source: 'Frame drums',
+    performer: 'Nell Farrow',
+    mic: 'drum-dynamic',
+    gainDb: 36,
+    phantom: false,
+    pan: 'C',
+    groups: '5',
+  },
+  {
+    source: 'Harp',
+    performer: 'Wen Askelby',
+    mic: 'small-condenser-1',
+    gainDb: 38,
+    phantom: true,
+    pan: 'R40',
+    groups: '6',
+  },
 ] as const;
 
 const FIRST_NUMBER = 21;
@@ -61,13 +95,13 @@ function contextAt(studio: Studio, place: ScenePlace) {
 /** The lines of the group, each to a channel of the split console. */
 function withLines(studio: Studio, place: ScenePlace): Studio {
   return GROUP.reduce(
-    (now, { source, mic }, i) => {
+    (now, { source, performer, mic }, i) => {
       const thread = threadSchema.parse({
         ...{
           id: `line-${String(FIRST_NUMBER + i)}`,
           number: FIRST_NUMBER + i,
           purpose: 'feed',
-          performer: '',
+          performer,
           source,
         },
         ...{

@@ -8,11 +8,12 @@ import { addThreadEdits } from '@ft/core/actions/track/threadEdits';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
 import { newSceneEdits, threadInSceneEdits } from '@ft/core/actions/scenes/sceneEdits';
-import type { DeviceId } from '@ft/core/rig/ids';
+import type { DeviceId, ThreadId } from '@ft/core/rig/ids';
 import type { SettingKey } from '@ft/core/rig/settings';
 import { settingKeyOf } from '@ft/core/rig/settings';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { studioSchema } from '@ft/core/session/studioSchema';
+import { withCompany } from './company';
 import { withConsoles } from './consoles';
 import type { Line } from './inputList';
 import { CRUSH, LINES } from './inputList';
@@ -108,11 +109,18 @@ function withFoley(studio: Studio): Studio {
   return changed(alone, [editKnob(FOLEY, { key, value: was - FOLEY_CLOSER_DB, was })]);
 }
 
+/** The narrator on her own line, and the ensemble as it stands round the split console. */
+const COMPANY_LINES = [1, 13, 21, 22, 23, 24, 25].map((number) => `line-${String(number)}`) as ThreadId[];
+
 /** Saltglass Rooms with "The Lamplighter's Ledger": built by the program's own looms, edits and router. */
 export const saltglassRooms = (): Studio =>
-  withConsoles(
-    withFoley(withTracks([...LINES, CRUSH].reduce(withLine, canonicalStudio(emptyStudio())))),
+  withCompany(
+    withConsoles(
+      withFoley(withTracks([...LINES, CRUSH].reduce(withLine, canonicalStudio(emptyStudio())))),
+      PLACE,
+    ),
     PLACE,
+    COMPANY_LINES,
   );
 
 /** Where the demo opens. */

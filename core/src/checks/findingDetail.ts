@@ -27,6 +27,8 @@ export type FindingDetail =
       readonly rule: 'cue-load';
       readonly figures: {
         readonly phones: number;
+        /** Junction boxes beside them. */
+        readonly boxes?: number;
         /** What each loses more than it would alone, dB. */
         readonly lossDb: number;
         readonly sourceOhm: number;

@@ -100,9 +100,13 @@ function heardAt(context: WorkedScene, headphones: Device, performer: Performer 
       ? []
       : session.threads.flatMap((thread) => (thread.performer === performer.name ? [thread.id] : [])),
   );
+  const talking = new Set<string>(
+    session.threads.flatMap(({ purpose, id }) => (purpose === 'talkback' ? [id] : [])),
+  );
   return [...waysAt(field, earSides(graph, headphones.id))].flatMap(([index, ways]) => {
     const source = field.sources[index];
-    if (source === undefined) return [];
+    // Somebody talks only while a key is held: that is worked out apart.
+    if (source === undefined || talking.has(source.thread ?? '')) return [];
     const { nominal } = source;
     const [left, right] = ways.map((side) =>
       side.length === 0 || nominal === undefined
@@ -179,8 +183,7 @@ export function earOf(context: WorkedScene, headphones: Device, cue?: Cue): Ear 
   const sidesDbSpl = [side(heard, 0), side(heard, 1)] as const;
   const talkbackSidesDbSpl = talkbackAt(context, headphones);
   const [sum, talk] = [louder(sidesDbSpl), louder(talkbackSidesDbSpl)];
-  const acoustic =
-    wearer && acousticDbSpl(session, scene, wearer, isolationDbOf(headphones, pair));
+  const acoustic = wearer && acousticDbSpl(session, scene, wearer, isolationDbOf(headphones, pair));
   const [all, through] = [sumOf([sum, talk]), sumOf([sum, acoustic])];
   return {
     ...{ headphones, heard, sidesDbSpl, talkbackSidesDbSpl, isLying: lies },
@@ -189,9 +192,18 @@ export function earOf(context: WorkedScene, headphones: Device, cue?: Cue): Ear 
     ...(wearer !== undefined && { performer: wearer }),
     unknown: heard.filter(({ levelDbSpl }) => levelDbSpl === undefined).length,
     ...kept('sumDbSpl', sum),
-    ...kept('ownDbSpl', of(({ isOwn }) => isOwn)),
-    ...kept('restDbSpl', of(({ isOwn }) => !isOwn)),
-    ...kept('clickDbSpl', of(({ isClick }) => isClick)),
+    ...kept(
+      'ownDbSpl',
+      of(({ isOwn }) => isOwn),
+    ),
+    ...kept(
+      'restDbSpl',
+      of(({ isOwn }) => !isOwn),
+    ),
+    ...kept(
+      'clickDbSpl',
+      of(({ isClick }) => isClick),
+    ),
     ...kept('talkbackDbSpl', talk),
     ...kept('allDbSpl', all),
     ...kept('acousticDbSpl', acoustic),

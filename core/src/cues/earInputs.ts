@@ -17,7 +17,8 @@ export function earInputs(context: WorkedScene, side: number): EarInputs {
   const seen = new Set([side]);
   for (const at of seen) {
     const lane = graph.lanes[at];
-    const isInput = at !== side && lane?.direction === 'in' && lane.face !== 'inside' && lane.medium !== 'any';
+    const isInput =
+      at !== side && lane?.direction === 'in' && lane.face !== 'inside' && lane.medium !== 'any';
     if (isInput && lane.medium !== 'phones') {
       lines.push(at);
       continue;

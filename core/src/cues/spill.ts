@@ -57,7 +57,8 @@ export function spillOf(context: WorkedScene, ear: Ear): Spill | undefined {
   if (thread === undefined) return undefined;
   const { pair, headphones, isLying } = ear;
   const isOwn = ear.performer !== undefined && thread.performer === ear.performer.name;
-  const distanceM = pair?.distanceM ?? (isOwn && !isLying ? TYPICAL_OWN_DISTANCE_M : TYPICAL_OTHER_DISTANCE_M);
+  const distanceM =
+    pair?.distanceM ?? (isOwn && !isLying ? TYPICAL_OWN_DISTANCE_M : TYPICAL_OTHER_DISTANCE_M);
   const said = isLying ? pair?.couplingLossDb : pair?.isolationDb;
   const lossDb = isLying ? (said ?? TYPICAL_COUPLING_LOSS_DB) : isolationDbOf(headphones, pair);
   const at = (level: number | undefined): number | undefined =>

@@ -50,7 +50,8 @@ function levelKnobAt(context: WorkedScene, output: number): Found | undefined {
     for (const knob of knobs) {
       const spec = settingsOf(device).find(({ setting }) => setting === knob.setting);
       const valueDb = read(knob.setting, knob.channel);
-      if (spec?.unit === 'dB' && typeof valueDb === 'number') return { device, spec, side: { knob, valueDb } };
+      if (spec?.unit === 'dB' && typeof valueDb === 'number')
+        return { device, spec, side: { knob, valueDb } };
     }
   return undefined;
 }

@@ -16,7 +16,10 @@ function takenTwice(cues: readonly Cue[], path: Path): readonly Problem[] {
     const places = carrierPlaces(cue.carrier);
     const by = cues
       .slice(0, i)
-      .find((other) => shareScene(cue, other) && carrierPlaces(other.carrier).some((place) => places.includes(place)));
+      .find(
+        (other) =>
+          shareScene(cue, other) && carrierPlaces(other.carrier).some((place) => places.includes(place)),
+      );
     return by === undefined
       ? []
       : [{ code: 'carrier-taken', path: [...path, i, 'carrier'], name: cue.name, byName: by.name }];

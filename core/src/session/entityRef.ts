@@ -1,6 +1,15 @@
 import type { CordId, CueId, DeviceId, LaneId, PerformerId, StationId, ThreadId, TrackId } from '../rig/ids';
 
-export const ENTITY_KINDS = ['thread', 'lane', 'station', 'device', 'cord', 'track', 'performer', 'cue'] as const;
+export const ENTITY_KINDS = [
+  'thread',
+  'lane',
+  'station',
+  'device',
+  'cord',
+  'track',
+  'performer',
+  'cue',
+] as const;
 
 /** Something a finding is about; the screen can jump to it. */
 export type EntityRef =

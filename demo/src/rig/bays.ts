@@ -34,7 +34,7 @@ const count = (name: string) => (n: number) => `${name} ${String(n)}`;
 /** Six bays of 48 columns, as they are mounted. */
 export const BAYS: readonly DeviceInput[] = [
   device('Booth panel', 'booth', 'wallPanel', { lines: 8, returns: 4 }),
-  device('Kiln panel', 'kiln', 'wallPanel', { lines: 16, returns: 8 }),
+  device('Kiln panel', 'kiln', 'wallPanel', { lines: 16, returns: 8, cueReturns: 4 }),
   device('Floor box', 'kiln', 'wallPanel', { lines: 8 }),
   device('Bay A', 'batch', 'patchbay', {
     columns: COLUMNS,
@@ -124,6 +124,14 @@ export const BAYS: readonly DeviceInput[] = [
       ...labels('upper', 19, 2, (n) => `Player ${n === 1 ? 'L' : 'R'}`),
       'upper-21': 'Talkback',
       'lower-21': 'Desk talk',
+      'lower-22': 'K desk talk',
+      ...labels('upper', 7, 2, (n) => `Cue ${n === 1 ? 'L' : 'R'}`),
+      ...labels(
+        'lower',
+        23,
+        8,
+        (n) => `Cue amp ${'ABCD'.charAt(Math.ceil(n / 2) - 1)} ${n % 2 === 1 ? 'L' : 'R'}`,
+      ),
       ...labels('lower', 17, 4, (n) => `Mon ${String(Math.ceil(n / 2) + 1)} ${n % 2 === 1 ? 'L' : 'R'}`),
     },
     sections: [{ columns: '5-6, 7-8', ...apart }],

@@ -32,6 +32,42 @@ function outboardLooms(): readonly Loom[] {
   );
 }
 
+const SIDES = ['left', 'right'] as const;
+
+/** What hangs on each output of the junction boxes, and the fourth that the third leads on to. */
+export const JUNCTIONS = [
+  ['Lamplighter', 'Ferry keeper'],
+  ['Foley left', 'Foley right'],
+  ['Vibraphone', 'Bass clarinet', 'Harmonium', 'Frame drums'],
+  ['Spare 1', 'Spare 2'],
+  ['Rostrum'],
+] as const;
+
+/** From the cue amplifiers over lines with left and right on one XLR to the junction boxes, and on to each pair. */
+function phonesLooms(): readonly Loom[] {
+  const stereo = (from: string, to: string): readonly Loom[] =>
+    SIDES.map((side) => [`${from} ${side}`, `${to} ${side}`]);
+  const boxes = ['A', 'B', 'C'].flatMap((letter, i) => {
+    const n = String(i + 1);
+    return [
+      ...stereo(`Cue amplifier ${letter} phones 1`, `Kiln panel cue return ${n} rear`),
+      ...stereo(`Kiln panel cue return ${n}`, `Kiln junction ${n} in`),
+    ];
+  });
+  const pairs = JUNCTIONS.flatMap((names, i) =>
+    names.flatMap((name, k) =>
+      stereo(`Kiln junction ${String(i + 1)} phones ${String(k + 1)}`, `${name} headphones`),
+    ),
+  );
+  return [
+    ...boxes,
+    ...stereo('Kiln junction 3 through', 'Kiln junction 4 in'),
+    ...stereo('Cue amplifier D phones 1', 'Kiln panel cue return 4 rear'),
+    ...stereo('Kiln panel cue return 4', 'Kiln junction 5 in'),
+    ...pairs,
+  ];
+}
+
 /** Every loom of the house, in the words in which it would be typed. */
 export const LOOMS: readonly Loom[] = [
   // Microphone lines: booth 1 and 2 and Kiln 1 and 2 stand over the four preamps.
@@ -104,6 +140,16 @@ export const LOOMS: readonly Loom[] = [
   ['Reference player out right', 'Bay F 20 upper'],
   ['Talkback out', 'Bay F 21 upper'],
   ['Bay F 21 lower', 'Split console talkback in'],
+  ['Bay F 22 lower', 'Kiln desk talkback in'],
+  ['Split console cue out left', 'Bay F 7 upper'],
+  ['Split console cue out right', 'Bay F 8 upper'],
+  ...['A', 'B', 'C', 'D'].flatMap((letter, i): readonly Loom[] => [
+    [`Bay F ${String(23 + 2 * i)} lower`, `Cue amplifier ${letter} in left`],
+    [`Bay F ${String(24 + 2 * i)} lower`, `Cue amplifier ${letter} in right`],
+  ]),
+  ...phonesLooms(),
+  ['Click player out left', 'Bay F 31 upper'],
+  ['Click player out right', 'Click pad in 1'],
   ['Bay F 17 lower', 'Monitor controller source 2 left'],
   ['Bay F 18 lower', 'Monitor controller source 2 right'],
   ['Bay F 19 lower', 'Monitor controller source 3 left'],

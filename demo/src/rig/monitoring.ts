@@ -3,6 +3,20 @@ import { device } from './device';
 
 const PERFORMERS = ['Narrator', 'Foley', 'Harp', 'Conductor'] as const;
 
+/** Whose pairs hang on the junction boxes of the Kiln. */
+const JUNCTION_PAIRS = [
+  'Lamplighter',
+  'Ferry keeper',
+  'Foley left',
+  'Foley right',
+  'Vibraphone',
+  'Bass clarinet',
+  'Harmonium',
+  'Frame drums',
+  'Spare 1',
+  'Spare 2',
+] as const;
+
 /** Loudspeakers, cues, talkback, players and clocks. */
 export const MONITORING: readonly DeviceInput[] = [
   device('Monitor controller', 'batch', 'monitorController', { sources: 4, speakerSets: 2 }),
@@ -21,7 +35,24 @@ export const MONITORING: readonly DeviceInput[] = [
       build: name === 'Harp' ? 'open' : 'closed',
     }),
   ]),
+  ...['A', 'B', 'C', 'D'].map((letter) =>
+    device(`Cue amplifier ${letter}`, 'batch', 'cueAmp', { outputs: 2 }),
+  ),
+  ...[1, 2, 3, 4, 5].map((n) =>
+    device(`Kiln junction ${String(n)}`, 'kiln', 'headphoneJunction', { connector: 'xlr' }),
+  ),
+  ...JUNCTION_PAIRS.map((name) =>
+    device(`${name} headphones`, 'kiln', 'headphones', {
+      // Spare pairs are what is left over: open, and of another make-up.
+      ...(name.startsWith('Spare')
+        ? { impedanceOhm: 32, sensitivityDbPerMw: 102, build: 'open' }
+        : { impedanceOhm: 64, sensitivityDbPerMw: 98 }),
+    }),
+  ),
+  device('Rostrum headphones', 'kiln', 'headphones', { impedanceOhm: 64, sensitivityDbPerMw: 98 }),
   device('Talkback', 'batch', 'talkback'),
+  device('Click player', 'batch', 'mediaPlayer'),
+  device('Click pad', 'kiln', 'inlinePad', {}),
   device('Reference player', 'batch', 'mediaPlayer'),
   device('House clock', 'batch', 'clockGenerator', { outputs: 8 }),
   device('Timecode clock', 'batch', 'timecodeSource', { outputs: 2 }),

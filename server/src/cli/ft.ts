@@ -1,6 +1,7 @@
 import type { Answer } from './answer';
 import { channels } from './channels';
 import { check } from './check';
+import { cues } from './cues';
 import { levels } from './levels';
 import { BadInput } from './badInput';
 import { dataCommand } from './dataCommands';
@@ -13,7 +14,9 @@ import { readSessionsRequest } from './sessionsRequest';
 import { trace } from './trace';
 import { USAGE } from './usage';
 
-const RUN: Record<CommandName, (request: CliRequest) => Answer> = { check, trace, levels, route, channels };
+const RUN: Record<CommandName, (request: CliRequest) => Answer> = {
+  ...{ check, trace, levels, route, channels, cues },
+};
 
 type Say = (text: string) => void;
 

@@ -7,7 +7,7 @@ import { named, studioIn } from './bundleFile';
 import { readArgs } from './readArgs';
 import { USAGE } from './usage';
 
-export const COMMANDS = ['check', 'trace', 'levels', 'route', 'channels'] as const;
+export const COMMANDS = ['check', 'trace', 'levels', 'route', 'channels', 'cues'] as const;
 export type CommandName = (typeof COMMANDS)[number];
 
 /** A command line that was understood, with the bundle read and the scene found. */

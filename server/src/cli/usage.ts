@@ -4,6 +4,7 @@ ft levels FILE [--from PORT]               level ladder of every thread, or of t
 ft route  FILE [--out FILE]                route the scene's threads; --out writes the bundle with the new cords
 ft channels FILE --device NAME [--csv]      the channel sheet of a console, as text or as a table
 ft channels FILE --device NAME --read TABLE [--out FILE]   what a table changes; --out writes the bundle with it
+ft cues FILE                               who hears what, at which level, on which box
 ft sessions FILE                           sessions and templates, with date, findings and what is on the floor
 ft sessions FILE DEED NAME [--out FILE]    what DEED makes of them; without --out nothing is written:
    new NAME [--from NAME]                  a session, empty or from a template or an earlier session

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import {
   checkOutputSchema,
   channelsOutputSchema,
+  cuesOutputSchema,
   levelsOutputSchema,
   routeOutputSchema,
   sessionsOutputSchema,
@@ -31,6 +32,7 @@ export const formatSchemas = (): readonly (readonly [string, JsonSchema])[] => [
   ['bundle', bundleWithTypes()],
   ['check', ofOutput('ft check --json, faithful-thread-check/1', checkOutputSchema)],
   ['trace', ofOutput('ft trace --json, faithful-thread-trace/1', traceOutputSchema)],
+  ['cues', ofOutput('ft cues --json, faithful-thread-cues/1', cuesOutputSchema)],
   ['channels', ofOutput('ft channels --json, faithful-thread-channels/1', channelsOutputSchema)],
   ['levels', ofOutput('ft levels --json, faithful-thread-levels/1', levelsOutputSchema)],
   ['route', ofOutput('ft route --json, faithful-thread-route/1', routeOutputSchema)],

@@ -2,6 +2,7 @@ import { patchListCsv } from '@ft/core/formats/patchListCsv';
 import { lineUpSheet } from '@ft/core/views/levels/lineUpSheet';
 import { patchList } from '@ft/core/views/bay/patchList';
 import { planOf } from '@ft/core/views/plan';
+import { cueSheetView } from '@ft/core/views/cues/cueSheetView';
 import { channelSheetView } from '@ft/core/views/consoles/channelSheetView';
 import type { DeviceId } from '@ft/core/rig/ids';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
@@ -62,6 +63,14 @@ export async function consolePdfTask(input: SheetInput, tell: Tell): Promise<Uin
   if (sheet === undefined || channels === undefined) return undefined;
   const { consolePdf } = await import('../sheets/consolePdf');
   return consolePdf({ ...sheet.head, sheet: channels });
+}
+
+/** The cue sheet on paper. */
+export async function cuesPdfTask(input: SheetInput, tell: Tell): Promise<Uint8Array | undefined> {
+  const sheet = sheetOf(input, tell);
+  if (sheet === undefined) return undefined;
+  const { cuesPdf } = await import('../sheets/cuesPdf');
+  return cuesPdf({ ...sheet.head, sheet: cueSheetView(sheet.context) });
 }
 
 /** The line-up sheet on paper. */

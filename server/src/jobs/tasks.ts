@@ -6,7 +6,7 @@ import { readBundleTask } from './readBundleTask';
 import { readChangeTask } from './readChangeTask';
 import { readStudioTask } from './readStudioTask';
 import { startTask } from './startTask';
-import { consolePdfTask, lineUpPdfTask, patchListCsvTask, patchListPdfTask } from './sheetTasks';
+import { consolePdfTask, cuesPdfTask, lineUpPdfTask, patchListCsvTask, patchListPdfTask } from './sheetTasks';
 
 /** Every kind of job there is. A task takes plain data and gives plain data; it reads no files and stores nothing. */
 export const TASKS = {
@@ -22,6 +22,7 @@ export const TASKS = {
   patchListPdf: patchListPdfTask,
   lineUpPdf: lineUpPdfTask,
   consolePdf: consolePdfTask,
+  cuesPdf: cuesPdfTask,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

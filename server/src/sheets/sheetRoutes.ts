@@ -11,6 +11,7 @@ const SHEETS = {
   'patch-list.csv': { task: 'patchListCsv', type: 'text/csv; charset=utf-8' },
   'patch-list.pdf': { task: 'patchListPdf', type: 'application/pdf' },
   'console.pdf': { task: 'consolePdf', type: 'application/pdf' },
+  'cues.pdf': { task: 'cuesPdf', type: 'application/pdf' },
   'line-up.pdf': { task: 'lineUpPdf', type: 'application/pdf' },
 } as const;
 

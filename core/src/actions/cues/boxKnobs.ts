@@ -20,7 +20,8 @@ export const volumesDown = (context: WorkedScene, headphones: readonly DeviceId[
     headphones.flatMap((id) => {
       const volume = volumeOf(context, id);
       return (volume?.sides ?? []).map(
-        ({ knob }) => [settingKeyOf(volume?.device.id ?? id, knob.setting, knob.channel), volume?.min ?? 0] as const,
+        ({ knob }) =>
+          [settingKeyOf(volume?.device.id ?? id, knob.setting, knob.channel), volume?.min ?? 0] as const,
       );
     }),
   );
@@ -43,7 +44,8 @@ export function amplifiersAtNoon(context: WorkedScene, headphones: readonly Devi
         for (const { setting, channel } of edge.knobs ?? []) {
           const isLevel = settingsOf(device).find((spec) => spec.setting === setting)?.unit === 'dB';
           const now = knobReader(device, scene.settings)(setting, channel);
-          if (isLevel && now !== START.noonDb) knobs.set(settingKeyOf(device.id, setting, channel), START.noonDb);
+          if (isLevel && now !== START.noonDb)
+            knobs.set(settingKeyOf(device.id, setting, channel), START.noonDb);
         }
       }
     }

@@ -182,7 +182,8 @@ export function clickInCues(it: CuePlace, { cues, levelDb }: ClickWish): Channel
     if (!work.refused.some(({ row }) => row === cue.name))
       work.refused.push({
         ...{ at: work.refused.length, row: cue.name, column: 'click' },
-        sentence: 'No click comes to its carrier. Bring one to a channel there, and mark its line as the click.',
+        sentence:
+          'No click comes to its carrier. Bring one to a channel there, and mark its line as the click.',
       });
   work.take(cueCells(work.it, entries));
   return { edits: work.edits, changes: work.changes, refused: work.refused };

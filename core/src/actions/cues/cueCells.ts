@@ -118,4 +118,3 @@ export function cueCells(it: CuePlace, entries: readonly CueEntry[]): ChannelPla
     refused: [...wishes.refused, ...desks.flatMap(({ refused }) => refused)].sort((a, b) => a.at - b.at),
   };
 }
-

@@ -18,13 +18,16 @@ const OUT_OF_IT = { toMix: 'off', groups: 'none' } as const;
 export function headphonesOnly(it: CuePlace, cue: CueId, source: string): ChannelPlan {
   const matrix = cueMatrix(it.context);
   const column = matrix.columns.find((each) => each.cue.id === cue);
-  const at = (column?.sends.get(source) ?? []).find(({ send }) => send.isOn) ?? column?.sends.get(source)?.[0];
+  const at =
+    (column?.sends.get(source) ?? []).find(({ send }) => send.isOn) ?? column?.sends.get(source)?.[0];
   const found = matrix.sources.find((each) => sourceKey(each) === source);
   const name = found === undefined ? source : cueSourceName(it.context, found);
   if (column === undefined || at === undefined)
     return {
       ...{ edits: [], changes: [] },
-      refused: [{ at: 0, row: name, column: 'send', sentence: 'It does not come to the carrier of this cue.' }],
+      refused: [
+        { at: 0, row: name, column: 'send', sentence: 'It does not come to the carrier of this cue.' },
+      ],
     };
   const { send } = at;
   const first: ChannelPlan =

@@ -37,7 +37,10 @@ const sideOf = ({ sidesDbSpl: [left, right] }: Ear): 0 | 1 =>
 
 /** The power of some sources at one side. */
 const powerAt = (heard: readonly HeardSource[], side: 0 | 1): number =>
-  heard.reduce((sum, { sidesDbSpl }) => sum + (sidesDbSpl[side] === undefined ? 0 : powerOfDb(sidesDbSpl[side])), 0);
+  heard.reduce(
+    (sum, { sidesDbSpl }) => sum + (sidesDbSpl[side] === undefined ? 0 : powerOfDb(sidesDbSpl[side])),
+    0,
+  );
 
 /** The figure in the text of a send. */
 const FIGURE = /[-+−]?\d+(?:[.,]\d+)?/;
@@ -48,8 +51,16 @@ function raised(at: CueSend, column: CueColumn, { context }: CuePlace, byDb: num
 }
 
 /** The texts that raise own sends and lower all others. */
-function entriesFor(it: CuePlace, column: CueColumn, ear: Ear, upDb: number, downDb: number): readonly CueEntry[] {
-  const own = new Set(ear.heard.flatMap(({ isOwn, source }) => (isOwn ? [`line:${source.thread ?? ''}`] : [])));
+function entriesFor(
+  it: CuePlace,
+  column: CueColumn,
+  ear: Ear,
+  upDb: number,
+  downDb: number,
+): readonly CueEntry[] {
+  const own = new Set(
+    ear.heard.flatMap(({ isOwn, source }) => (isOwn ? [`line:${source.thread ?? ''}`] : [])),
+  );
   return [...column.sends].flatMap(([source, sends]) =>
     sends
       .filter(({ send }) => send.isOn)
@@ -70,15 +81,24 @@ export function moreMe(it: CuePlace, { cue, headphones, upDb }: MoreMeWish): Cha
   if (device === undefined || column === undefined) return none('', 'This scene has no such cue.');
   const ear = earOf(it.context, device, column.cue);
   const side = sideOf(ear);
-  const own = powerAt(ear.heard.filter(({ isOwn }) => isOwn), side);
-  const rest = powerAt(ear.heard.filter(({ isOwn }) => !isOwn), side);
+  const own = powerAt(
+    ear.heard.filter(({ isOwn }) => isOwn),
+    side,
+  );
+  const rest = powerAt(
+    ear.heard.filter(({ isOwn }) => !isOwn),
+    side,
+  );
   const name = ear.performer?.name ?? device.name;
   if (own === 0) return none(name, `${name} does not hear themself here. Turn their own send on first.`);
   if (rest === 0) return none(name, `${name} hears nothing else: turn the volume up instead.`);
   const room = 1 - (own * (powerOfDb(upDb) - 1)) / rest;
   if (room <= 0) {
     const most = Math.floor(100 * Math.log10(1 + rest / own)) / 10;
-    return none(name, `Everything else together is too soft to give way for that: at most ${formatDb(most)} more.`);
+    return none(
+      name,
+      `Everything else together is too soft to give way for that: at most ${formatDb(most)} more.`,
+    );
   }
   let downDb = -10 * Math.log10(room);
   let plan = cueCells(it, entriesFor(it, column, ear, upDb, downDb));

@@ -13,7 +13,8 @@ export function removedCue(it: CuePlace, id: CueId): readonly Edit[] {
   const edits: Edit[] = [];
   let now: CuePlace | undefined = it;
   for (const thread of session.threads.filter((each) => each.cue === id)) {
-    const more: readonly Edit[] = now === undefined ? [] : removeThreadEdits(now.studio, now.place, thread.id);
+    const more: readonly Edit[] =
+      now === undefined ? [] : removeThreadEdits(now.studio, now.place, thread.id);
     edits.push(...more);
     now = now && cuePlaceAfter(now, more);
   }

@@ -23,7 +23,9 @@ function inMix({ send }: CueSend, { context }: CuePlace): { readonly isIn: boole
 /** How a send follows the fader: level 0 dB behind it, where its channel stands. */
 function followText({ send }: CueSend, column: CueColumn, pan: string): string {
   const hasPan =
-    send.kind === 'desk' ? send.cell.pan !== undefined : column.cue.carrier.on === 'host' && column.cue.carrier.width === 2;
+    send.kind === 'desk'
+      ? send.cell.pan !== undefined
+      : column.cue.carrier.on === 'host' && column.cue.carrier.width === 2;
   return `0 post${hasPan && pan !== 'C' ? ` ${pan}` : ''}`;
 }
 
@@ -34,16 +36,17 @@ function followText({ send }: CueSend, column: CueColumn, pan: string): string {
 export function roomMixToCue(it: CuePlace, cue: CueId): ChannelPlan {
   const column = cueMatrix(it.context).columns.find((each) => each.cue.id === cue);
   if (column === undefined) return { edits: [], changes: [], refused: [] };
-  const canFollow = [...column.sends.values()].flat().every(
-    ({ send }) => send.kind === 'track' || send.cell.taps.some(({ word }) => word === 'post'),
-  );
+  const canFollow = [...column.sends.values()]
+    .flat()
+    .every(({ send }) => send.kind === 'track' || send.cell.taps.some(({ word }) => word === 'post'));
   if (!canFollow)
     return {
       ...{ edits: [], changes: [] },
       refused: [
         {
           ...{ at: 0, row: column.cue.name, column: 'mix' },
-          sentence: 'Its carrier has no faders to follow. Copy a cue of the console instead, or send its mix over.',
+          sentence:
+            'Its carrier has no faders to follow. Copy a cue of the console instead, or send its mix over.',
         },
       ],
     };

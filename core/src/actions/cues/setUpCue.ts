@@ -21,6 +21,7 @@ import type { BoxKnobs } from './boxKnobs';
 import { amplifiersAtNoon, ownMixers, volumesDown } from './boxKnobs';
 import { cueCells } from './cueCells';
 import { cueLegs, cueTargets, cueThreads } from './cueLines';
+import { talkbackLine } from './talkbackLine';
 import type { CuePlace } from './cuePlace';
 import { cuePlaceAfter } from './cuePlace';
 
@@ -87,7 +88,8 @@ function refusal({ context }: CuePlace, { name, carrier, headphones }: CueWish):
   if (!found.ok) return carrierGoneSentence(found);
   const places = carrierPlaces(carrier);
   const taken = carrierChoices(context).find(
-    (choice) => choice.taken !== undefined && carrierPlaces(choice.carrier).some((place) => places.includes(place)),
+    (choice) =>
+      choice.taken !== undefined && carrierPlaces(choice.carrier).some((place) => places.includes(place)),
   )?.taken;
   return taken === undefined
     ? undefined
@@ -102,25 +104,47 @@ function newCue({ context: { session, scene } }: CuePlace, wish: CueWish, id: Cu
   });
 }
 
+/** Brings a talkback microphone to the talkback input of a console that none reaches yet. */
+function bringTalkback(up: SettingUp, console: DeviceId): void {
+  const { context } = up.it;
+  const line = talkbackLine(context, console);
+  if (line === undefined) return;
+  up.make(addThreadsEdits(up.it.studio, up.it.place, [line]));
+  const runs = up.it.context.threads.find(({ thread }) => thread.id === line.id)?.complete === true;
+  const name = context.devices.get(console)?.name ?? console;
+  up.say(line.source, 'way', runs ? `to ${name}` : `to ${name}, not yet possible`);
+}
+
 /** Brings the sides of the carrier to the amplifiers and boxes, as lines of the input list. */
 function route(up: SettingUp, cue: Cue): void {
   const { context } = up.it;
-  const targets = cueTargets(context, cue.headphones.map(({ id }) => id));
+  const targets = cueTargets(
+    context,
+    cue.headphones.map(({ id }) => id),
+  );
   const outputs = carrierOutputs(context, cue.carrier, targets.towards);
   if (!outputs.ok) {
     const where = carrierText(context, cue.carrier);
-    up.leaveOut(where, 'outputs', `No output is free for it. Free one on the sheet of its console, then set the cue up again.`);
+    up.leaveOut(
+      where,
+      'outputs',
+      `No output is free for it. Free one on the sheet of its console, then set the cue up again.`,
+    );
     return;
   }
   if (cue.carrier.on === 'console')
-    up.cells(cue.carrier.device, outputs.sides.flatMap(({ cells }) => cells));
+    up.cells(
+      cue.carrier.device,
+      outputs.sides.flatMap(({ cells }) => cells),
+    );
   const legs = cueLegs(up.it.context, outputs.sides, targets);
   const threads = cueThreads(up.it.context, cue, legs);
   if (threads.length > 0) {
     up.make(addThreadsEdits(up.it.studio, up.it.place, threads));
     const running = new Map(up.it.context.threads.map(({ thread, complete }) => [thread.id, complete]));
     for (const { id, source, to } of threads) {
-      const name = up.it.context.graph.lanes[up.it.context.graph.laneIndex.get(to as never) ?? -1]?.name ?? '';
+      const name =
+        up.it.context.graph.lanes[up.it.context.graph.laneIndex.get(to as never) ?? -1]?.name ?? '';
       up.say(source, 'way', running.get(id) === true ? `to ${name}` : `to ${name}, not yet possible`);
     }
   }
@@ -134,7 +158,11 @@ function leaveOutUndriven(up: SettingUp, wish: CueWish): readonly DeviceId[] {
   return wish.headphones.filter((id) => {
     const device = context.devices.get(id);
     if (device?.type !== 'headphones')
-      up.leaveOut(device?.name ?? id, 'headphones', 'These are no headphones of the rig. Choose a pair in Rig.');
+      up.leaveOut(
+        device?.name ?? id,
+        'headphones',
+        'These are no headphones of the rig. Choose a pair in Rig.',
+      );
     else if (undriven.includes(id))
       up.leaveOut(
         device.name,
@@ -168,6 +196,7 @@ export function setUpCue(it: CuePlace, wish: CueWish): CueSetUp {
   up.say(cue.name, 'carrier', carrierText(it.context, cue.carrier));
   if (cue.carrier.on === 'console')
     up.cells(cue.carrier.device, busCells(up.it.context, cue.carrier, wish.withTalkback));
+  if (cue.carrier.on === 'console' && wish.withTalkback) bringTalkback(up, cue.carrier.device);
   route(up, cue);
   up.knobs(amplifiersAtNoon(up.it.context, headphones));
   up.knobs(volumesDown(up.it.context, headphones));
@@ -175,6 +204,11 @@ export function setUpCue(it: CuePlace, wish: CueWish): CueSetUp {
   const matrix = cueMatrix(up.it.context);
   const column = matrix.columns.find((each) => each.cue.id === id);
   const sends = column === undefined ? [] : usualSends(up.it.context, matrix, column);
-  up.plan(cueCells(up.it, sends.map((send) => ({ ...send, cue: id }))));
+  up.plan(
+    cueCells(
+      up.it,
+      sends.map((send) => ({ ...send, cue: id })),
+    ),
+  );
   return { id, edits: up.edits, changes: up.changes, refused: up.refused };
 }

@@ -30,7 +30,12 @@ function turnedTo({ place, context }: CuePlace, wanted: readonly Wanted[]): Chan
       const key = settingKeyOf(volume.device.id, knob.setting, knob.channel);
       settings.set(key, settingSet(place, context.scene, key, valueDb));
     }
-    changes.push({ row: ear.headphones.name, column: 'volume', from: dbText(left.valueDb), to: dbText(valueDb) });
+    changes.push({
+      row: ear.headphones.name,
+      column: 'volume',
+      from: dbText(left.valueDb),
+      to: dbText(valueDb),
+    });
   }
   return { edits: [...settings.values()], changes, refused: [] };
 }
@@ -50,9 +55,10 @@ export const volumesToZero = (it: CuePlace, cues?: readonly CueId[]): ChannelPla
 
 /** Volumes of the pairs that nobody wears down to the bottom. */
 export function unwornMuted(it: CuePlace): ChannelPlan {
-  const lying = earsOf(it, cuesIn(it.context.session, it.context.scene).map(({ id }) => id)).filter(
-    (ear) => ear.isLying,
-  );
+  const lying = earsOf(
+    it,
+    cuesIn(it.context.session, it.context.scene).map(({ id }) => id),
+  ).filter((ear) => ear.isLying);
   return turnedTo(
     it,
     lying.flatMap((ear) => {

@@ -99,9 +99,13 @@ export function sessionOver(
       performers: performers.map((each) => each.kept),
       cues: keptCues,
     },
-    left: [...[...threads].sort((a, b) => a.number - b.number), ...scenes, ...performers, ...cues, besides].flatMap(
-      (each) => each.left,
-    ),
+    left: [
+      ...[...threads].sort((a, b) => a.number - b.number),
+      ...scenes,
+      ...performers,
+      ...cues,
+      besides,
+    ].flatMap((each) => each.left),
   };
 }
 

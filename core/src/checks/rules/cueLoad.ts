@@ -13,6 +13,12 @@ function aloneDb({ lanes }: SignalGraph, sourceOhm: number, loads: readonly numb
   return loadingDb(sourceOhm, Math.max(...ohms));
 }
 
+/** Junction boxes among the loads: they load an output as pairs do. */
+const boxesOf = ({ graph, devices }: WorkedScene, loads: readonly number[]): number =>
+  loads.filter(
+    (lane) => devices.get(graph.lanes[lane]?.device ?? ('' as never))?.type === 'headphoneJunction',
+  ).length;
+
 function run(context: WorkedScene): readonly Finding[] {
   const { graph } = context;
   const told = new Set<string>();
@@ -29,12 +35,14 @@ function run(context: WorkedScene): readonly Finding[] {
     const isTooLow = leastOhm !== undefined && loadOhm < leastOhm;
     if ((moreLossDb <= MOST_MULT_LOSS_DB && !isTooLow) || told.has(port)) return [];
     told.add(port);
+    const boxes = boxesOf(context, loads);
     return [
       {
         rule: 'cue-load',
         at: [laneRef(context, driver)],
         figures: {
-          phones: loads.length,
+          phones: loads.length - boxes,
+          ...(boxes > 0 && { boxes }),
           lossDb: moreLossDb,
           sourceOhm,
           loadOhm,

@@ -6,7 +6,11 @@ import type { ReadyCell } from '../ready/readyLine';
 import { START } from '../ready/readyLine';
 
 /** How the buses of a cue are set at its start: a pair where they are two, masters full, unmuted, talkback assigned. */
-export function busCells(context: WorkedScene, carrier: Carrier, withTalkback: boolean): readonly ReadyCell[] {
+export function busCells(
+  context: WorkedScene,
+  carrier: Carrier,
+  withTalkback: boolean,
+): readonly ReadyCell[] {
   if (carrier.on === 'host') return [];
   const desk = deskOf(context, carrier.device);
   return carrier.rows.flatMap((id, i) => {

@@ -1,3 +1,4 @@
+import { reach } from '../../graph/reach';
 import { hostOf } from '../../graph/dawTracks';
 import type { LaneId } from '../../rig/ids';
 import { laneIdOf } from '../../rig/ids';
@@ -7,6 +8,7 @@ import type { Carrier } from '../../session/cueSchema';
 import type { Desk, DeskRow } from '../desk';
 import { deskOf, laneAtOf } from '../desk';
 import { cellText } from '../cells/channelCell';
+import { NOTHING } from '../cells/patchCell';
 import type { ReadyCell } from '../ready/readyLine';
 
 /** The connector one side of a cue leaves its carrier by, and what is patched for it to come there. */
@@ -35,19 +37,27 @@ function sourceNames(buses: readonly SheetRow[], offered: readonly string[]): re
 const isOutput = ({ cells, row }: DeskRow): boolean =>
   cells['source']?.cell.kind === 'patch' && (row.leaves?.length ?? 0) === 1;
 
+/** Whether anything can sound at an output: a line, or a track that plays to it. */
+function isFed({ graph, field, session }: WorkedScene, leaf: number): boolean {
+  if ((field.arrivals[leaf]?.length ?? 0) > 0) return true;
+  const tracks = `${session.host ?? ''}/track-`;
+  return [...reach(graph, [leaf], 'to')].some((lane) => graph.lanes[lane]?.id.startsWith(tracks) === true);
+}
+
+/** From what is there already to what is only free; 0 is taken. */
+const RANK = { there: 5, idleThere: 4, named: 3, idle: 2, silent: 1 } as const;
+
 /** How well an output suits: it plays that already, it leads to the ears and is silent, it plays nothing. */
 function rank(context: WorkedScene, desk: Desk, row: DeskRow, name: string, towards: ReadonlySet<number>) {
   const placed = row.cells['source'];
   const now = placed === undefined ? '' : cellText(placed.cell, desk.knobs(placed.device));
   const [key] = row.row.leaves ?? [];
   const leaf = key && laneAtOf(context, desk.device, key);
-  const isSilent = (context.field.arrivals[row.lane ?? -1]?.length ?? 0) === 0;
   const leadsThere = leaf !== undefined && towards.has(leaf);
-  if (now === name && leadsThere) return 5;
-  if (leadsThere && isSilent) return 4;
-  if (now === name) return 3;
-  if (now === 'none') return 2;
-  return isSilent ? 1 : 0;
+  if (now === name) return leadsThere ? RANK.there : RANK.named;
+  if (now === NOTHING) return leadsThere ? RANK.idleThere : RANK.idle;
+  if (leaf === undefined || isFed(context, leaf)) return 0;
+  return leadsThere ? RANK.idleThere : RANK.silent;
 }
 
 /** Outputs for all sides, the best suited of each; none where one of them finds none. */
@@ -72,7 +82,10 @@ function patchedOutputs(
     const lane = leaf === undefined ? undefined : context.graph.lanes[leaf]?.id;
     if (best === undefined || lane === undefined) return [];
     taken.add(best.row);
-    const cells = best.rank === 5 || best.rank === 3 ? [] : [{ row: best.row.id, column: 'source', text: name }];
+    const cells =
+      best.rank === RANK.there || best.rank === RANK.named
+        ? []
+        : [{ row: best.row.id, column: 'source', text: name }];
     return [{ lane, cells }];
   });
   return sides.length < names.length ? [] : sides;
@@ -103,7 +116,8 @@ export function carrierOutputs(
     return { ok: true, sides };
   }
   const desk = deskOf(context, carrier.device);
-  const buses = desk === undefined ? [] : carrier.rows.flatMap((id) => desk.rows.find((row) => row.id === id)?.row ?? []);
+  const buses =
+    desk === undefined ? [] : carrier.rows.flatMap((id) => desk.rows.find((row) => row.id === id)?.row ?? []);
   if (desk === undefined || buses.length === 0) return { ok: false, why: 'no-such-carrier' };
   const jacks = buses.flatMap((row) => leavesOf(context, desk, row));
   const sides =

@@ -38,10 +38,11 @@ function onConsole(device: Device): readonly Carrier[] {
 /** The outputs of the host two by two, then each alone. */
 function onHost(device: Device | undefined): readonly Carrier[] {
   const outputs = Number(device?.params['outputs'] ?? 0);
-  const pairs = Array.from(
-    { length: Math.floor(outputs / 2) },
-    (_, i): Carrier => ({ on: 'host', first: 2 * i + 1, width: 2 }),
-  );
+  const pairs = Array.from({ length: Math.floor(outputs / 2) }, (_, i): Carrier => ({
+    on: 'host',
+    first: 2 * i + 1,
+    width: 2,
+  }));
   const single = Array.from({ length: outputs }, (_, i): Carrier => ({ on: 'host', first: i + 1, width: 1 }));
   return [...pairs, ...single];
 }

@@ -27,6 +27,20 @@ function usualText(column: CueColumn, key: string, side: Side): string {
   return `${level}${tap}${pan === undefined || side === undefined ? '' : place}`;
 }
 
+/**
+ * Lines of the scene, and tracks that are no take of a line. What was played in another scene is asked for by hand, and
+ * so is the click: not everybody wants it.
+ */
+function isPlayed({ session, scene }: WorkedScene, source: CueSource): boolean {
+  if (source.kind === 'track') return session.tracks.find(({ id }) => id === source.track)?.click !== true;
+  return (
+    source.kind !== 'line' ||
+    session.threads.some(
+      ({ id, scenes, click }) => id === source.thread && scenes.includes(scene.id) && click !== true,
+    )
+  );
+}
+
 /** What a cue starts with: every line and track that comes to its carrier. Effects are left to whoever wants them. */
 export const usualSends = (
   context: WorkedScene,
@@ -36,6 +50,6 @@ export const usualSends = (
   sources.flatMap((source) => {
     const key = sourceKey(source);
     const isThere = (column.sends.get(key)?.length ?? 0) > 0;
-    if (source.kind === 'row' || !isThere) return [];
+    if (source.kind === 'row' || !isThere || !isPlayed(context, source)) return [];
     return [{ source: key, text: usualText(column, key, sideOf(context, source)) }];
   });

@@ -164,7 +164,12 @@ export const GEAR_KINDS: readonly GearKind[] = [
     ...counted('outputs'),
   },
   { type: 'headphoneBox', name: 'Headphone box', words: ['cue box', 'headphone mixer'], ...counted() },
-  { type: 'headphoneJunction', name: 'Headphone junction', words: ['junction box', 'headphone splitter'], ...counted() },
+  {
+    type: 'headphoneJunction',
+    name: 'Headphone junction',
+    words: ['junction box', 'headphone splitter'],
+    ...counted(),
+  },
   { type: 'headphones', name: 'Headphones', words: ['headphone', 'cans', 'pair headphones'] },
   { type: 'talkback', name: 'Talkback', words: ['talkback microphone', 'talkback mic'] },
   { type: 'mediaPlayer', name: 'Media player', words: ['player', 'tape machine', 'reference player'] },

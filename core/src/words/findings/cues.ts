@@ -2,7 +2,8 @@ import { formatDb, formatFrequency, formatMs } from '../../units/format';
 import type { Detail, Speak } from './speak';
 import { listed, namesOf, threadsNamed } from './speak';
 
-const cueOf = (names: readonly string[]): string => (names[0] === undefined ? 'A cue' : `The cue ${names[0]}`);
+const cueOf = (names: readonly string[]): string =>
+  names[0] === undefined ? 'A cue' : `The cue ${names[0]}`;
 
 const WITHOUT: Record<
   Detail<'performer-without-cue'>['why'],

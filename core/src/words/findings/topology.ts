@@ -98,6 +98,15 @@ const pairTwice = (
     : 'Take the slot out of one, or choose a host that lets a pair be used again.',
 });
 
+/** "3 pairs of headphones", "2 junction boxes and 1 pair of headphones". */
+function loadsNamed(phones: number, boxes: number): string {
+  const pairs = phones === 0 ? [] : [`${String(phones)} ${phones === 1 ? 'pair' : 'pairs'} of headphones`];
+  return listed([
+    ...(boxes === 0 ? [] : [`${String(boxes)} junction ${boxes === 1 ? 'box' : 'boxes'}`]),
+    ...pairs,
+  ]);
+}
+
 export const TOPOLOGY: Speak<
   | 'gone-from-rig'
   | 'thread-incomplete'
@@ -176,8 +185,8 @@ export const TOPOLOGY: Speak<
     wrong: `${namesOf(finding, naming, 'lane').join('')} (${formatOhm(sourceOhm)}) feeds ${loads} inputs, together ${formatOhm(loadOhm)}, and loses ${formatDb(lossDb)}.`,
     remedy: 'Take an input off, or feed them from a distribution amplifier.',
   }),
-  'cue-load': ({ phones, lossDb, sourceOhm, loadOhm, leastOhm }, naming, finding) => ({
-    wrong: `${phones} pairs of headphones on ${namesOf(finding, naming, 'lane').join('')} (${formatOhm(sourceOhm)}) are ${formatOhm(loadOhm)} together${leastOhm === undefined ? '' : `, less than the ${formatOhm(leastOhm)} it is made for`}, and each is ${formatDb(lossDb)} softer than alone.`,
+  'cue-load': ({ phones, boxes = 0, lossDb, sourceOhm, loadOhm, leastOhm }, naming, finding) => ({
+    wrong: `${loadsNamed(phones, boxes)} on ${namesOf(finding, naming, 'lane').join('')} (${formatOhm(sourceOhm)}) are ${formatOhm(loadOhm)} together${leastOhm === undefined ? '' : `, less than the ${formatOhm(leastOhm)} it is made for`}, and each is ${formatDb(lossDb)} softer than alone.`,
     remedy:
       'Give some of them an output of their own, or choose headphones of higher impedance. Bring levels up slowly after a change.',
   }),

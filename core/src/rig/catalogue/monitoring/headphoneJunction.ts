@@ -15,7 +15,7 @@ const params = z.strictObject({
   /** XLR where its line carries left on pin 2 and right on pin 3. */
   connector: z.enum(['trs', 'xlr']).default('trs'),
   /** All its volume controls together. Common practice, no source. */
-  inputOhm: impedanceOhm.default(150),
+  inputOhm: impedanceOhm.default(300),
   maxInputDbu: levelDbu.default(24),
   /** What stands in series with each pair. Common practice, no source. */
   outputOhm: impedanceOhm.default(47),
