@@ -472,13 +472,16 @@ describe('ft channels', () => {
   const split = ['channels', file, '--scene', 'Chamber group', '--device', 'Split console'] as const;
 
   it('prints the sheet of a console, as text, as a table and as JSON of its published shape', () => {
-    expect(run(...split).out).toMatch(/channel 3 +23 Bass clarinet +mic +36/);
+    expect(run(...split).out).toMatch(/channel 3 +23 Saskia Orrel, Bass clarinet +mic +36/);
     const table = run(...split, '--csv');
     expect(table).toMatchObject({ code: 0, err: '' });
     expect(table.out.split('\r\n')[0]).toMatch(/^Row,Carries,Listens to,Gain,Pad,48 V/);
     const told = channelsOutputSchema.parse(json(run(...split, '--json')));
     expect(told.rows.find(({ id }) => id === 'channel-3')).toMatchObject({
-      ...{ carries: '23 Bass clarinet', cells: expect.objectContaining({ gain: '36', phantom: 'on' }) },
+      ...{
+        carries: '23 Saskia Orrel, Bass clarinet',
+        cells: expect.objectContaining({ gain: '36', phantom: 'on' }),
+      },
     });
   });
 

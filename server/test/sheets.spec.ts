@@ -100,7 +100,7 @@ describe('the sheet of a console', () => {
   (hasPoppler() ? it : it.skip)('comes as a PDF with what the job uses', async () => {
     const { body } = await program.api.get(`${ADDRESS}?device=split-console`).buffer(true).expect(200);
     const text = textOf(body as Buffer);
-    for (const part of ['Chamber group · Split console', '23 Bass clarinet', 'VCA 1', 'L15'])
+    for (const part of ['Chamber group · Split console', '23 Saskia Orrel', 'VCA 1', 'L15'])
       expect(text).toContain(part);
     expect(text).not.toContain('channel 7');
   });

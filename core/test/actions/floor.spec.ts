@@ -121,7 +121,7 @@ describe('what is listened to', () => {
       quietedBy(studio.rig, quiet).map((id) => studio.rig.devices.find((device) => device.id === id)!.type);
     expect(names(big, 'monitors')).toContain('monitorController');
     expect(names(big, 'monitors')).not.toContain('loudspeaker');
-    expect(new Set(names(big, 'cues'))).toEqual(new Set(['headphoneBox']));
+    expect(new Set(names(big, 'cues'))).toEqual(new Set(['cueAmp', 'headphoneBox', 'headphoneJunction']));
     const boxes = studioOf({ devices: [{ id: 'speaker', type: 'loudspeaker' }] });
     expect(names(boxes, 'monitors')).toEqual(['loudspeaker']);
     expect(names(boxes, 'cues')).toEqual([]);

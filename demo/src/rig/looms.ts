@@ -138,7 +138,7 @@ export const LOOMS: readonly Loom[] = [
   ['16-way summing mixer out right', 'Bay F 18 upper'],
   ['Reference player out left', 'Bay F 19 upper'],
   ['Reference player out right', 'Bay F 20 upper'],
-  ['Talkback out', 'Bay F 21 upper'],
+  ['Talkback microphone out', 'Bay F 21 upper'],
   ['Bay F 21 lower', 'Split console talkback in'],
   ['Bay F 22 lower', 'Kiln desk talkback in'],
   ['Split console cue out left', 'Bay F 7 upper'],

@@ -50,7 +50,7 @@ export const MONITORING: readonly DeviceInput[] = [
     }),
   ),
   device('Rostrum headphones', 'kiln', 'headphones', { impedanceOhm: 64, sensitivityDbPerMw: 98 }),
-  device('Talkback', 'batch', 'talkback'),
+  device('Talkback microphone', 'batch', 'talkback'),
   device('Click player', 'batch', 'mediaPlayer'),
   device('Click pad', 'kiln', 'inlinePad', {}),
   device('Reference player', 'batch', 'mediaPlayer'),

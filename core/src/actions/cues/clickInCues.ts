@@ -82,7 +82,7 @@ const clickLine = (context: WorkedScene, from: LaneId, to: LaneId, device: strin
   const { session, scene } = context;
   const ids = new Set<string>(session.threads.map(({ id }) => id));
   return threadSchema.parse({
-    id: idFromName(`click ${device}`, ids, 'click') as ThreadId,
+    id: idFromName(`to ${device} click`, ids, 'to-click') as ThreadId,
     number: Math.max(0, ...session.threads.map((thread) => thread.number)) + 1,
     ...{ purpose: 'feed', performer: '', source: 'Click', from, to, inserts: [], trackName: '', click: true },
     ...{ pins: {}, scenes: [scene.id] },

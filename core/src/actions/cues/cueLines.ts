@@ -87,7 +87,7 @@ export function cueThreads(
   let number = Math.max(0, ...session.threads.map((thread) => thread.number));
   let lead: ThreadId | undefined;
   return legs.map(({ from, to, side }) => {
-    const id = idFromName(`cue ${cue.name} ${SIDES[side]}`, ids, 'cue') as ThreadId;
+    const id = idFromName(`to ${cue.name} ${SIDES[side]}`, ids, 'to-ears') as ThreadId;
     ids.add(id);
     number += 1;
     const link = side === 1 && lead !== undefined ? { link: { lead, place: 2 } } : {};

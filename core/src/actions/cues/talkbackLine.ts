@@ -20,7 +20,7 @@ export function talkbackLine(context: WorkedScene, console: DeviceId): Thread | 
   const ids = new Set<string>(session.threads.map(({ id }) => id));
   const name = context.devices.get(console)?.name ?? console;
   return threadSchema.parse({
-    id: idFromName(`talkback ${name}`, ids, 'talkback') as ThreadId,
+    id: idFromName(`to ${name} talkback`, ids, 'to-talkback') as ThreadId,
     number: Math.max(0, ...session.threads.map((thread) => thread.number)) + 1,
     ...{ purpose: 'talkback', performer: '', source: `Talkback to ${name}` },
     ...{
