@@ -9,7 +9,7 @@ import { addThreadEdits } from '@ft/core/actions/track/threadEdits';
 import { applyChange } from '@ft/core/edits/change';
 import type { Edit } from '@ft/core/edits/make';
 import { editKnob, editSet } from '@ft/core/edits/make';
-import type { CueId, DeviceId, SceneId, ThreadId } from '@ft/core/rig/ids';
+import type { CueId, DeviceId, ThreadId } from '@ft/core/rig/ids';
 import { settingKeyOf } from '@ft/core/rig/settings';
 import { workedScene } from '@ft/core/scene/workedScene';
 import type { Carrier } from '@ft/core/session/cueSchema';
@@ -208,7 +208,7 @@ const BASE = 'Tracking company';
 export function withCompany(studio: Studio, place: ScenePlace, lines: readonly ThreadId[]): Studio {
   const made = newSceneEdits(studio, place, BASE, 'empty');
   if (made === undefined) throw new Error('the demo has no scene to begin with');
-  const company = { ...place, scene: made.id as SceneId };
+  const company = { ...place, scene: made.id };
   const named = changed(studio, [
     ...made.edits,
     editSet('scene', { session: place.session }, made.id, {

@@ -47,10 +47,10 @@ export interface CarrierFound {
 }
 
 /** Why a carrier is none: its device or the host is gone, it has no such bus, or no sends lead to it. */
-export type CarrierGone = {
+export interface CarrierGone {
   readonly ok: false;
   readonly why: 'no-device' | 'no-bus' | 'no-host' | 'no-output';
-};
+}
 
 /** Buses of a device that can carry a cue, in the order of its sheet. */
 export const carrierRows = (device: Device): readonly SheetRow[] =>

@@ -171,43 +171,52 @@ const kept = <K extends string>(key: K, value: number | undefined): { readonly [
 const side = (heard: readonly HeardSource[], at: 0 | 1): number | undefined =>
   sumOf(heard.map(({ sidesDbSpl }) => sidesDbSpl[at]));
 
-/** Everything that is known of one pair of headphones. */
-export function earOf(context: WorkedScene, headphones: Device, cue?: Cue): Ear {
-  const { session, scene } = context;
-  const pair = cue?.headphones.find(({ id }) => id === headphones.id);
-  const wearer = wearerOf(session, headphones.id);
-  const lies = pair === undefined ? wearer === undefined : isLying(session, pair);
-  const heard = heardAt(context, headphones, wearer);
-  const of = (which: (source: HeardSource) => boolean): number | undefined =>
-    sumOf(heard.filter(which).map(({ levelDbSpl }) => levelDbSpl));
+/** Levels of some of what is heard, at the louder side of each. */
+const levelOf = (heard: readonly HeardSource[]): number | undefined =>
+  sumOf(heard.map(({ levelDbSpl }) => levelDbSpl));
+
+/** What reaches the ear by the headphones, and beside them. */
+function levelsAt(
+  context: WorkedScene,
+  headphones: Device,
+  { heard, pair, performer }: Pick<Ear, 'heard' | 'pair' | 'performer'>,
+) {
   const sidesDbSpl = [side(heard, 0), side(heard, 1)] as const;
   const talkbackSidesDbSpl = talkbackAt(context, headphones);
   const [sum, talk] = [louder(sidesDbSpl), louder(talkbackSidesDbSpl)];
-  const acoustic = wearer && acousticDbSpl(session, scene, wearer, isolationDbOf(headphones, pair));
-  const [all, through] = [sumOf([sum, talk]), sumOf([sum, acoustic])];
+  const acoustic =
+    performer && acousticDbSpl(context.session, context.scene, performer, isolationDbOf(headphones, pair));
+  const through = sumOf([sum, acoustic]);
   return {
-    ...{ headphones, heard, sidesDbSpl, talkbackSidesDbSpl, isLying: lies },
+    ...{ sidesDbSpl, talkbackSidesDbSpl },
+    ...kept('sumDbSpl', sum),
+    ...kept('ownDbSpl', levelOf(heard.filter(({ isOwn }) => isOwn))),
+    ...kept('restDbSpl', levelOf(heard.filter(({ isOwn }) => !isOwn))),
+    ...kept('clickDbSpl', levelOf(heard.filter(({ isClick }) => isClick))),
+    ...kept('talkbackDbSpl', talk),
+    ...kept('allDbSpl', sumOf([sum, talk])),
+    ...kept('acousticDbSpl', acoustic),
+    ...doseOf(context, performer, { heard: through, talking: sumOf([through, talk]) }),
+  };
+}
+
+/** Everything that is known of one pair of headphones. */
+export function earOf(context: WorkedScene, headphones: Device, cue?: Cue): Ear {
+  const { session } = context;
+  const pair = cue?.headphones.find(({ id }) => id === headphones.id);
+  const performer = wearerOf(session, headphones.id);
+  const heard = heardAt(context, headphones, performer);
+  const known = {
+    ...{ headphones, heard },
     ...(cue !== undefined && { cue }),
     ...(pair !== undefined && { pair }),
-    ...(wearer !== undefined && { performer: wearer }),
+    ...(performer !== undefined && { performer }),
+  };
+  return {
+    ...known,
+    isLying: pair === undefined ? performer === undefined : isLying(session, pair),
     unknown: heard.filter(({ levelDbSpl }) => levelDbSpl === undefined).length,
-    ...kept('sumDbSpl', sum),
-    ...kept(
-      'ownDbSpl',
-      of(({ isOwn }) => isOwn),
-    ),
-    ...kept(
-      'restDbSpl',
-      of(({ isOwn }) => !isOwn),
-    ),
-    ...kept(
-      'clickDbSpl',
-      of(({ isClick }) => isClick),
-    ),
-    ...kept('talkbackDbSpl', talk),
-    ...kept('allDbSpl', all),
-    ...kept('acousticDbSpl', acoustic),
-    ...doseOf(context, wearer, { heard: through, talking: sumOf([through, talk]) }),
+    ...levelsAt(context, headphones, known),
   };
 }
 

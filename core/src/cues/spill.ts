@@ -56,7 +56,7 @@ export function spillOf(context: WorkedScene, ear: Ear): Spill | undefined {
   const thread = microphoneFor(context, ear);
   if (thread === undefined) return undefined;
   const { pair, headphones, isLying } = ear;
-  const isOwn = ear.performer !== undefined && thread.performer === ear.performer.name;
+  const isOwn = thread.performer === ear.performer?.name;
   const distanceM =
     pair?.distanceM ?? (isOwn && !isLying ? TYPICAL_OWN_DISTANCE_M : TYPICAL_OTHER_DISTANCE_M);
   const said = isLying ? pair?.couplingLossDb : pair?.isolationDb;

@@ -2,6 +2,8 @@ import type { Edit } from '../../edits/make';
 import { editSet } from '../../edits/make';
 import { cueMatrix, sourceKey } from '../../cues/cueSources';
 import type { CueColumn } from '../../cues/cueSources';
+import type { BusRow } from '../../consoles/cues/busRows';
+import { busesWith, busRowOf } from '../../consoles/cues/busRows';
 import type { SendWish } from '../../consoles/cues/cueCell';
 import { readCueCell } from '../../consoles/cues/cueCell';
 import { readTrackSend, trackSendText, withTrackSend } from '../../consoles/cues/trackSend';
@@ -66,6 +68,23 @@ class CueWishes {
     }
   }
 
+  /** A text for what the bus of a cue has itself; both sides of a pair are meant. */
+  takeBus(at: number, row: BusRow, column: CueColumn, text: string): void {
+    const { carrier, cue } = column;
+    const buses = busesWith(column, row);
+    if (!carrier.ok || carrier.device === undefined || buses.length === 0) {
+      this.refuse(at, row.name, cue.name, `The carrier of ${cue.name} has no ${row.name.toLowerCase()}.`);
+      return;
+    }
+    const wishes = this.desks.get(carrier.device.id) ?? [];
+    for (const bus of buses)
+      wishes.push({
+        ...{ at, name: row.name, cue: cue.name },
+        entry: { row: bus.id, column: row.column, text },
+      });
+    this.desks.set(carrier.device.id, wishes);
+  }
+
   trackEdits(): readonly Edit[] {
     const place = { session: this.it.place.session };
     return [...this.tracks].map(([{ id, sends: was }, sends]) =>
@@ -102,8 +121,10 @@ export function cueCells(it: CuePlace, entries: readonly CueEntry[]): ChannelPla
   entries.forEach(({ source: key, cue, text }, at) => {
     const source = sources.get(key);
     const column = matrix.columns.find((each) => each.cue.id === cue);
+    const bus = busRowOf(key);
     const name = source === undefined ? key : cueSourceName(context, source);
     if (column === undefined) wishes.refuse(at, name, cue, 'This scene has no such cue.');
+    else if (bus !== undefined) wishes.takeBus(at, bus, column, text);
     else if (source === undefined) wishes.refuse(at, name, column.cue.name, 'There is no such source here.');
     else {
       const read = readCueCell(column.sends.get(key) ?? [], text, column, context.scene);

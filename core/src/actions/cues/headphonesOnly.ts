@@ -1,10 +1,11 @@
-import { cueMatrix } from '../../cues/cueSources';
+import type { DeskSend } from '../../cues/carrierSends';
+import { cueMatrix, sourceKey } from '../../cues/cueSources';
 import { formatNumber } from '../../units/format';
 import { START } from '../../consoles/ready/readyLine';
 import { editSet } from '../../edits/make';
 import type { CueId } from '../../rig/ids';
 import { cueSourceName } from '../../words/cueSourceNames';
-import { sourceKey } from '../../cues/cueSources';
+import type { Track } from '../../session/daw/trackSchema';
 import type { ChannelPlan } from '../consoles/channelPlan';
 import { plannedCells } from '../consoles/plannedCells';
 import { cueCells } from './cueCells';
@@ -14,39 +15,34 @@ import { cuePlaceAfter } from './cuePlace';
 /** The columns by which a channel leaves for anything but a cue. */
 const OUT_OF_IT = { toMix: 'off', groups: 'none' } as const;
 
+/** A track plays to no output any more. */
+const trackOut = (it: CuePlace, { id, name, outputs: was }: Track): ChannelPlan => ({
+  edits: [editSet('track', { session: it.place.session }, id, { field: 'outputs', value: [], was })],
+  changes: [{ row: name, column: 'Outputs', from: was.length === 0 ? 'none' : 'on', to: 'none' }],
+  refused: [],
+});
+
+/** A channel goes to no mix and no group any more. */
+const channelOut = (it: CuePlace, { device, row }: DeskSend): ChannelPlan =>
+  plannedCells(
+    { ...it, device: device.id },
+    Object.entries(OUT_OF_IT).flatMap(([column, text]) =>
+      row.cells[column] === undefined ? [] : [{ row: row.id, column, text }],
+    ),
+  );
+
 /** A source, an effect above all, in a cue and nowhere else: its send on, its ways to mix and groups off. */
 export function headphonesOnly(it: CuePlace, cue: CueId, source: string): ChannelPlan {
   const matrix = cueMatrix(it.context);
-  const column = matrix.columns.find((each) => each.cue.id === cue);
-  const at =
-    (column?.sends.get(source) ?? []).find(({ send }) => send.isOn) ?? column?.sends.get(source)?.[0];
-  const found = matrix.sources.find((each) => sourceKey(each) === source);
-  const name = found === undefined ? source : cueSourceName(it.context, found);
-  if (column === undefined || at === undefined)
-    return {
-      ...{ edits: [], changes: [] },
-      refused: [
-        { at: 0, row: name, column: 'send', sentence: 'It does not come to the carrier of this cue.' },
-      ],
-    };
-  const { send } = at;
-  const first: ChannelPlan =
-    send.kind === 'track'
-      ? {
-          edits: [
-            editSet('track', { session: it.place.session }, send.track.id, {
-              ...{ field: 'outputs', value: [], was: send.track.outputs },
-            }),
-          ],
-          changes: [{ row: send.track.name, column: 'Outputs', from: 'on', to: 'none' }],
-          refused: [],
-        }
-      : plannedCells(
-          { ...it, device: send.device.id },
-          Object.entries(OUT_OF_IT).flatMap(([id, text]) =>
-            send.row.cells[id] === undefined ? [] : [{ row: send.row.id, column: id, text }],
-          ),
-        );
+  const sends = matrix.columns.find((each) => each.cue.id === cue)?.sends.get(source) ?? [];
+  const send = (sends.find((each) => each.send.isOn) ?? sends[0])?.send;
+  if (send === undefined) {
+    const found = matrix.sources.find((each) => sourceKey(each) === source);
+    const row = found === undefined ? source : cueSourceName(it.context, found);
+    const sentence = 'It does not come to the carrier of this cue. Bring it to a channel there first.';
+    return { edits: [], changes: [], refused: [{ at: 0, row, column: 'send', sentence }] };
+  }
+  const first = send.kind === 'track' ? trackOut(it, send.track) : channelOut(it, send);
   const then = cuePlaceAfter(it, first.edits);
   if (then === undefined || send.isOn) return first;
   const tap = send.kind === 'track' || send.cell.taps.some(({ word }) => word === 'pre') ? ' pre' : '';

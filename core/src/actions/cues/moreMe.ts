@@ -71,6 +71,36 @@ function entriesFor(
   );
 }
 
+/** The powers of own sound and of everything else at the side whose total is kept. */
+interface Shares {
+  readonly side: 0 | 1;
+  readonly own: number;
+  readonly rest: number;
+}
+
+function sharesOf(ear: Ear): Shares {
+  const side = sideOf(ear);
+  const of = (isOwn: boolean): number =>
+    powerAt(
+      ear.heard.filter((each) => each.isOwn === isOwn),
+      side,
+    );
+  return { side, own: of(true), rest: of(false) };
+}
+
+/** Why there cannot be more of somebody by so much; undefined where there can. */
+function refusal(name: string, { own, rest }: Shares, upDb: number): string | undefined {
+  if (own === 0) return `${name} does not hear themself here. Turn their own send on first.`;
+  if (rest === 0) return `${name} hears nothing else: turn the volume up instead.`;
+  if (own * (powerOfDb(upDb) - 1) < rest) return undefined;
+  const most = Math.floor(100 * Math.log10(1 + rest / own)) / 10;
+  return `Everything else together is too soft to give way for that: at most ${formatDb(most)} more.`;
+}
+
+/** By how much everything else has to give way, dB. */
+const givesWayDb = ({ own, rest }: Shares, upDb: number): number =>
+  -10 * Math.log10(1 - (own * (powerOfDb(upDb) - 1)) / rest);
+
 /**
  * Own sound up, everything else down by as much as keeps the total at the ear: nobody gets louder headphones by it.
  * Rounded to the tenth that is shown, and worked out again until the total is within a twentieth of a decibel.
@@ -80,27 +110,12 @@ export function moreMe(it: CuePlace, { cue, headphones, upDb }: MoreMeWish): Cha
   const column = cueMatrix(it.context).columns.find((each) => each.cue.id === cue);
   if (device === undefined || column === undefined) return none('', 'This scene has no such cue.');
   const ear = earOf(it.context, device, column.cue);
-  const side = sideOf(ear);
-  const own = powerAt(
-    ear.heard.filter(({ isOwn }) => isOwn),
-    side,
-  );
-  const rest = powerAt(
-    ear.heard.filter(({ isOwn }) => !isOwn),
-    side,
-  );
+  const shares = sharesOf(ear);
+  const { side, own, rest } = shares;
   const name = ear.performer?.name ?? device.name;
-  if (own === 0) return none(name, `${name} does not hear themself here. Turn their own send on first.`);
-  if (rest === 0) return none(name, `${name} hears nothing else: turn the volume up instead.`);
-  const room = 1 - (own * (powerOfDb(upDb) - 1)) / rest;
-  if (room <= 0) {
-    const most = Math.floor(100 * Math.log10(1 + rest / own)) / 10;
-    return none(
-      name,
-      `Everything else together is too soft to give way for that: at most ${formatDb(most)} more.`,
-    );
-  }
-  let downDb = -10 * Math.log10(room);
+  const why = refusal(name, shares, upDb);
+  if (why !== undefined) return none(name, why);
+  let downDb = givesWayDb(shares, upDb);
   let plan = cueCells(it, entriesFor(it, column, ear, upDb, downDb));
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const then = cuePlaceAfter(it, plan.edits);

@@ -1,11 +1,9 @@
 import type { Finding } from '../../checks/finding';
 import { namingOf } from '../../words/naming';
 import { referenceKnob } from '../../scene/referenceOf';
-import { settingsOf } from '../../rig/buildDevice';
-import type { DeviceId, StationId } from '../../rig/ids';
-import { initialOf, settingKeyOf } from '../../rig/settings';
+import type { StationId } from '../../rig/ids';
+import { settingKeyOf } from '../../rig/settings';
 import { formatGain, formatLevel } from '../../units/format';
-import { overDoseDb } from '../../units/hearing';
 import { faderDown } from './faderMends';
 import type { Bench, Figures, Repair } from './repair';
 import { atStation, refOf, single, stationNamed, turned } from './repair';
@@ -66,30 +64,3 @@ export function overMax(
     ...faderDown(bench, figures.fader),
   ];
 }
-
-/** The level knob of what drives a pair of headphones. */
-export function cueDown(bench: Bench, figures: Figures<'hearing-dose'>, finding: Finding): readonly Repair[] {
-  const { graph, rig, scene } = bench.context;
-  const worn = refOf(finding, 'device') as DeviceId;
-  const knob = graph.edges.find(
-    ({ to, closed, knobs }) =>
-      closed && knobs !== undefined && drives(bench, to, worn) && knobs.some(isLevel),
-  );
-  const ref = knob?.knobs?.find(isLevel);
-  const device = rig.devices.find(({ id }) => id === graph.lanes[knob?.to ?? -1]?.device);
-  const spec = device && settingsOf(device).find(({ setting }) => setting === ref?.setting);
-  if (device === undefined || ref === undefined || spec === undefined) return [];
-  const key = settingKeyOf(device.id, ref.setting, ref.channel);
-  const now = Number(scene.settings[key] ?? initialOf(spec, ref.channel));
-  const byDb = Math.ceil(overDoseDb(figures.dose, figures.table));
-  const value = now - byDb;
-  if (value < (spec.range?.min ?? -Infinity)) return [];
-  return single(`Turn ${device.name} down ${String(byDb)} dB, to ${formatGain(value)} dB`, [
-    turned(bench, key, value),
-  ]);
-}
-
-const isLevel = ({ setting }: { readonly setting: string }): boolean => setting === 'levelDb';
-
-const drives = ({ context: { graph } }: Bench, lane: number, device: DeviceId): boolean =>
-  graph.edges.some(({ from, to, closed }) => closed && from === lane && graph.lanes[to]?.device === device);

@@ -9,7 +9,8 @@ import { findingView } from '../../views/findingView';
 import { planOf } from '../../views/plan';
 import type { ScenePlace } from '../../session/scenePlace';
 import { findScene } from '../../session/scenePlace';
-import { cueDown, gainTo, overMax, powerTo, referenceTo } from './knobMends';
+import { gainTo, overMax, powerTo, referenceTo } from './knobMends';
+import { cueDown, cuePre, quietUnworn, talkToCue } from './cueMends';
 import { combOfInserts, turnPolarity } from './parallelPathMends';
 import type { Figures, Mend, Repair } from './repair';
 import { refOf } from './repair';
@@ -39,6 +40,9 @@ const MENDS: Readonly<Partial<Record<RuleId, Mend>>> = {
   'clock-masters': followClock,
   'insert-uncompensated': insertDelay,
   'parallel-comb': combOfInserts,
+  'cue-post-fader': cuePre,
+  'open-headphones': quietUnworn,
+  'no-talkback': talkToCue,
 };
 
 /** Ready changes that mend a finding; none where no single one is safe. */

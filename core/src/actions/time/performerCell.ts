@@ -9,7 +9,7 @@ import { refuse, value } from '../../text/cellReading';
 import { fittedFigure } from '../fittedCell';
 
 /** What of a performer can be typed into their line. */
-export type PerformerField = 'headphones' | 'cueLimitMs' | 'hoursADay';
+export type PerformerField = 'headphones' | 'cueLimitMs' | 'hoursADay' | 'earDistanceM';
 
 function read({ devices }: Rig, field: PerformerField, text: string): CellReading<unknown> {
   if (text === '' && field !== 'cueLimitMs') return value(null);

@@ -1,5 +1,7 @@
-import { THREAD_STATUSES, threadStatus } from '../../checks/threadStatus';
+import { threadStatus } from '../../checks/threadStatus';
 import type { ThreadStatus } from '../../checks/threadStatus';
+import type { BusRow } from '../../consoles/cues/busRows';
+import { BUS_ROWS, busText } from '../../consoles/cues/busRows';
 import { cueCellText } from '../../consoles/cues/cueCell';
 import { carrierGoneSentence, carrierText } from '../../consoles/cues/carrierText';
 import type { CueColumn, CueMatrix, CueSource } from '../../cues/cueSources';
@@ -11,6 +13,7 @@ import type { Cue } from '../../session/cueSchema';
 import { cueSourceName } from '../../words/cueSourceNames';
 import type { EarView } from './earView';
 import { earView } from './earView';
+import { worstStatus } from './worstStatus';
 
 /** A source as a row of the cue sheet. */
 export interface CueRowView {
@@ -46,18 +49,10 @@ export interface CueView {
 export interface CueSheetView {
   readonly cues: readonly CueView[];
   readonly rows: readonly CueRowView[];
+  /** What the bus of each cue has itself: master, mute, talkback. */
+  readonly buses: readonly CueRowView[];
   readonly ears: readonly EarView[];
 }
-
-/** In the order from worst to best. */
-const WORST_FIRST: readonly ThreadStatus[] = [
-  'broken',
-  ...THREAD_STATUSES.filter((each) => each !== 'broken'),
-];
-
-/** The status of what several lines bring: that of the one that has come least far. */
-export const worstStatus = (statuses: readonly ThreadStatus[]): ThreadStatus | undefined =>
-  WORST_FIRST.find((each) => statuses.includes(each));
 
 function isClick({ session }: WorkedScene, source: CueSource): boolean {
   if (source.kind === 'line') return session.threads.find(({ id }) => id === source.thread)?.click === true;
@@ -83,6 +78,16 @@ function rowView(context: WorkedScene, { columns }: CueMatrix, source: CueSource
   };
 }
 
+const busRowView = ({ scene }: WorkedScene, { columns }: CueMatrix, row: BusRow): CueRowView => ({
+  ...{ key: row.key, name: row.name, isClick: false, choosable: [] },
+  texts: Object.fromEntries(
+    columns.flatMap((column) => {
+      const text = busText(column, row, scene);
+      return text === undefined ? [] : [[column.cue.id, text]];
+    }),
+  ),
+});
+
 function cueView(context: WorkedScene, { cue, carrier }: CueColumn, all: readonly EarView[]): CueView {
   const lines = context.threads.filter(({ thread }) => thread.cue === cue.id);
   const status = worstStatus(lines.map((line) => threadStatus(line, context, [])));
@@ -105,6 +110,9 @@ export function cueSheetView(context: WorkedScene): CueSheetView {
   return {
     cues: matrix.columns.map((column) => cueView(context, column, all)),
     rows: matrix.sources.map((source) => rowView(context, matrix, source)),
+    buses: BUS_ROWS.map((row) => busRowView(context, matrix, row)).filter(
+      ({ texts }) => Object.keys(texts).length > 0,
+    ),
     ears: all,
   };
 }

@@ -26,6 +26,7 @@ export const SHORTCUTS: readonly Listed[] = [
   { keys: ['Ctrl Delete'], does: 'remove the line' },
   { keys: ['Alt ↑', 'Alt ↓'], does: 'put the line further up or down' },
   { keys: ['Alt Shift ←', 'Alt Shift →'], does: 'make the column narrower or wider' },
+  { keys: ['Alt M'], does: 'on the cues page: mute what nobody wears' },
   { keys: ['R'], does: 'on the findings page: take the first repair' },
   { keys: ['?'], does: 'show or hide this list' },
 ];

@@ -55,6 +55,7 @@ export const STAGES = [
     parts: [
       { path: 'inputs', name: 'Input list', shows: ['thread', 'performer'] },
       { path: 'consoles', name: 'Consoles', shows: ANYTHING_WIRED },
+      { path: 'cues', name: 'Cues', shows: ['thread', 'performer', 'cue', 'device'] },
     ],
   },
   {

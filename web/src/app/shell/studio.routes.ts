@@ -20,6 +20,7 @@ const PAGES: Readonly<Record<PartAddress, Page>> = {
   'rig/tables': () => import('../stages/rig/tables/tables-page').then((m) => m.TablesPage),
   'track/inputs': () => import('../stages/track/input-list/input-list').then((m) => m.InputList),
   'track/consoles': consoles,
+  'track/cues': () => import('../stages/cues/cues-page').then((m) => m.CuesPage),
   'mix/consoles': consoles,
   'mix/tracks': () => import('../stages/mix/tracks/tracks-page').then((m) => m.TracksPage),
   bay: () => import('../at-the-bay/bay/bay-page').then((m) => m.BayPage),

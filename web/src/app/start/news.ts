@@ -9,6 +9,11 @@ export interface News {
 /** The newest first. */
 export const NEWS: readonly News[] = [
   {
+    id: 'cues',
+    title: 'Cues',
+    text: 'What everybody hears, as one sheet: sources against cues, set up in a step, and worked out at every ear: level, own sound, delay, talkback, dose, and what a click spills. g t, then g 3.',
+  },
+  {
     id: 'consoles',
     title: 'Consoles as sheets',
     text: 'Everything with channels stands under Track and Mix as a sheet: typed, filled, counted on, copied to many, made ready from nothing, and asked why nothing is heard. g t, then g 2.',

@@ -32,6 +32,8 @@ import type { Session, Thread } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import type { ConsoleAnswers } from './console-answers';
 import { createConsoleAnswers } from './console-answers';
+import type { CueAnswers } from './cue-answers';
+import { createCueAnswers } from './cue-answers';
 import type { FloorAnswers } from './floor-answers';
 import { createFloorAnswers } from './floor-answers';
 import type { LevelsAnswers } from './levels-answers';
@@ -65,7 +67,7 @@ export interface Planned {
 
 /** What the screen may ask of the core. The screen itself computes nothing. */
 export interface PlannerApi
-  extends ConsoleAnswers, FloorAnswers, LevelsAnswers, RigAnswers, SceneAnswers, TrackAnswers {
+  extends ConsoleAnswers, CueAnswers, FloorAnswers, LevelsAnswers, RigAnswers, SceneAnswers, TrackAnswers {
   /** Takes a scene in and works out its levels; everything else asked is about this scene. */
   prepare(sent: SentStudio, place: ScenePlace): void;
   /** What the screens show of it. Ways for threads that do not run may have to be looked for. */
@@ -108,6 +110,7 @@ export function createPlanner(): PlannerApi {
   };
   return {
     ...createConsoleAnswers(there),
+    ...createCueAnswers(there),
     ...createFloorAnswers(there),
     ...createLevelsAnswers(there),
     ...createRigAnswers(there),

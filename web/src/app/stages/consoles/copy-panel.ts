@@ -11,7 +11,7 @@ import { Entry } from '../../ui/form/entry';
 import { Tick } from '../../ui/form/tick';
 import { SidePanel } from '../../ui/side-panel';
 import { ChannelEdits } from './channel-edits';
-import { PlanPreview } from './plan-preview';
+import { PlanPreview } from '../plan-preview';
 
 const PART_WORDS: Readonly<Record<SheetPart, string>> = {
   source: 'What it listens to',

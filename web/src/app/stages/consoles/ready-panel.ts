@@ -14,7 +14,7 @@ import { AnswerState } from '../../ui/answer';
 import { Entry } from '../../ui/form/entry';
 import { Tick } from '../../ui/form/tick';
 import { SidePanel } from '../../ui/side-panel';
-import { PlanPreview } from './plan-preview';
+import { PlanPreview } from '../plan-preview';
 
 interface Wish {
   readonly device: DeviceId;

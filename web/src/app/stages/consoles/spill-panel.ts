@@ -16,7 +16,7 @@ import { Entry } from '../../ui/form/entry';
 import { Pick } from '../../ui/form/pick';
 import { SidePanel } from '../../ui/side-panel';
 import { ChannelEdits } from './channel-edits';
-import { PlanPreview } from './plan-preview';
+import { PlanPreview } from '../plan-preview';
 
 const MOST_ROWS = 512;
 

@@ -57,6 +57,8 @@ export class Sheet<R> implements OnInit {
   readonly selected = input<string>();
   /** The row keys have come to. */
   readonly reached = output<R>();
+  /** The column they have come to with it. */
+  readonly reachedColumn = output<SheetColumn<R>>();
 
   private readonly detector = inject(ChangeDetectorRef);
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
@@ -121,6 +123,8 @@ export class Sheet<R> implements OnInit {
     void this.clipboard.ready();
     this.order.leave(reached);
     this.reached.emit(reached);
+    const there = this.shown()[column]?.column;
+    if (there !== undefined) this.reachedColumn.emit(there);
   }
 
   /** A range is drawn with the pointer held down, or reached with Shift. */

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { ChannelChange, ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
-import { Sheet } from '../../ui/sheet/sheet';
-import type { SheetColumn, SheetEdits } from '../../ui/sheet/sheet-column';
+import { Sheet } from '../ui/sheet/sheet';
+import type { SheetColumn, SheetEdits } from '../ui/sheet/sheet-column';
 
 type Line = ChannelChange & { readonly id: string };
 

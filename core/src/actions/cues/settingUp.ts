@@ -1,0 +1,49 @@
+import type { ReadyCell } from '../../consoles/ready/readyLine';
+import type { Edit } from '../../edits/make';
+import type { DeviceId } from '../../rig/ids';
+import type { ChannelChange, ChannelPlan, ChannelRefusal } from '../consoles/channelPlan';
+import { plannedCells } from '../consoles/plannedCells';
+import { settingSet } from '../patchEdits';
+import type { BoxKnobs } from './boxKnobs';
+import type { CuePlace } from './cuePlace';
+import { cuePlaceAfter } from './cuePlace';
+
+/** Steps made one after the other, each in the place the ones before it leave. */
+export class SettingUp {
+  readonly edits: Edit[] = [];
+  readonly changes: ChannelChange[] = [];
+  readonly refused: ChannelRefusal[] = [];
+
+  constructor(public it: CuePlace) {}
+
+  make(edits: readonly Edit[]): boolean {
+    const next = cuePlaceAfter(this.it, edits);
+    if (next === undefined) return false;
+    this.it = next;
+    this.edits.push(...edits);
+    return true;
+  }
+
+  plan({ edits, changes, refused }: ChannelPlan): void {
+    this.changes.push(...changes);
+    this.refused.push(...refused);
+    this.make(edits);
+  }
+
+  cells(device: DeviceId, cells: readonly ReadyCell[]): void {
+    if (cells.length > 0) this.plan(plannedCells({ ...this.it, device }, cells));
+  }
+
+  knobs(knobs: BoxKnobs): void {
+    const { place, context } = this.it;
+    this.make([...knobs].map(([key, value]) => settingSet(place, context.scene, key, value)));
+  }
+
+  say(row: string, column: string, to: string): void {
+    this.changes.push({ row, column, from: '', to });
+  }
+
+  leaveOut(row: string, column: string, sentence: string): void {
+    this.refused.push({ at: this.refused.length, row, column, sentence });
+  }
+}
