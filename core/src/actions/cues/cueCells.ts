@@ -1,5 +1,6 @@
 import type { Edit } from '../../edits/make';
 import { editSet } from '../../edits/make';
+import { deskOf } from '../../consoles/desk';
 import { cueMatrix, sourceKey } from '../../cues/cueSources';
 import type { CueColumn } from '../../cues/cueSources';
 import type { BusRow } from '../../consoles/cues/busRows';
@@ -95,13 +96,24 @@ class CueWishes {
 
 /** What the sheet of one console makes of its share, told in the words of the cue sheet. */
 function deskPlan(it: CuePlace, device: DeviceId, wishes: readonly DeskWish[]): ChannelPlan {
+  const desk = deskOf(it.context, device);
   const plan = plannedCells(
     { ...it, device },
     wishes.map(({ entry }) => entry),
   );
+  const meant = new Map(
+    wishes.map((wish) => {
+      const row = desk?.rows.find(({ id }) => id === wish.entry.row)?.name ?? '';
+      const column = desk?.columns.find(({ id }) => id === wish.entry.column)?.title ?? '';
+      return [`${row} ${column}`, wish];
+    }),
+  );
   return {
     edits: plan.edits,
-    changes: plan.changes,
+    changes: plan.changes.map((change) => {
+      const wish = meant.get(`${change.row} ${change.column}`);
+      return wish === undefined ? change : { ...change, row: wish.name, column: wish.cue };
+    }),
     refused: plan.refused.flatMap((refusal) => {
       const wish = wishes[refusal.at];
       return wish === undefined ? [] : [{ ...refusal, at: wish.at, row: wish.name, column: wish.cue }];

@@ -15,7 +15,7 @@ export function heardBy(it: CuePlace, id: CueId, headphones: DeviceId): ChannelP
     const name = it.context.devices.get(headphones)?.name ?? headphones;
     if (cue !== undefined) {
       up.say(name, 'cue', cue.name);
-      routeCue(up, cue);
+      if (!routeCue(up, cue)) return { edits: [], changes: [], refused: up.refused };
       up.knobs(volumesDown(up.it.context, [headphones]));
     }
   }

@@ -79,7 +79,7 @@ export function setUpCue(it: CuePlace, wish: CueWish): CueSetUp {
   if (cue.carrier.on === 'console')
     up.cells(cue.carrier.device, busCells(up.it.context, cue.carrier, wish.withTalkback));
   if (cue.carrier.on === 'console' && wish.withTalkback) bringTalkback(up, cue.carrier.device);
-  routeCue(up, cue);
+  if (!routeCue(up, cue)) return { id, edits: [], changes: [], refused: up.refused };
   up.knobs(amplifiersAtNoon(up.it.context, headphones));
   up.knobs(volumesDown(up.it.context, headphones));
   up.say(cue.name, 'volumes', 'all the way down, until a level is heard');

@@ -28,7 +28,11 @@ const cells = (count: number): string => (count === 1 ? 'One cell changes' : `${
         {{ action() }}
       </button>
       <span role="status">{{
-        it.changes.length === 0 ? 'Nothing changes: it all stands so already.' : words()
+        it.changes.length > 0
+          ? words()
+          : it.refused.length > 0
+            ? 'It cannot be done so.'
+            : 'Nothing changes: it all stands so already.'
       }}</span>
     </p>
     @for (refusal of shownRefusals(); track $index) {

@@ -16,6 +16,7 @@ const KEY = 'ft-strip-heights';
 const AT_FIRST: Readonly<Partial<Record<PartAddress, StripHeight>>> = {
   'rig/devices': 'line',
   'track/consoles': 'line',
+  'track/cues': 'line',
   'mix/consoles': 'line',
 };
 

@@ -1,5 +1,5 @@
 import type { EarField } from '@ft/core/actions/cues/earCell';
-import { formatGain, formatMs, formatNumber } from '@ft/core/units/format';
+import { formatGain, formatNumber } from '@ft/core/units/format';
 import type { EarView } from '@ft/core/views/cues/earView';
 import type { SheetColumn } from '../../ui/sheet/sheet-column';
 
@@ -40,7 +40,7 @@ const FIGURE = { editor: 'figure', isFigure: true } as const;
 export const EAR_COLUMNS: readonly Column[] = [
   { id: 'cue', title: 'Cue', widthPx: 96, text: ({ cueName }) => cueName },
   typed('who', 'Who', 132, ({ performerName }) => performerName, { editor: 'choice' }),
-  { id: 'name', title: 'Headphones', widthPx: 160, text: ({ name }) => name },
+  { id: 'name', title: 'Headphones', widthPx: 172, text: ({ name }) => name },
   typed('worn', 'Worn', 54, ({ isLying }) => (isLying ? 'off' : 'on'), {
     ...{ editor: 'switch', hint: 'Off the head they lie about: nothing keeps their sound in' },
   }),
@@ -71,8 +71,13 @@ export const EAR_COLUMNS: readonly Column[] = [
       ...{ unit: 'dB', hint: 'Own sound over everything else' },
     },
   ),
-  read('late', 'Own late', 72, ({ ownDelayMs, limitMs = Infinity }) =>
-    ownDelayMs === undefined ? '' : `${ownDelayMs > limitMs ? '◆ ' : ''}${formatMs(ownDelayMs)}`,
+  read(
+    'late',
+    'Own late',
+    72,
+    ({ ownDelayMs, limitMs = Infinity }) =>
+      ownDelayMs === undefined ? '' : `${ownDelayMs > limitMs ? '◆ ' : ''}${ownDelayMs.toFixed(2)}`,
+    { unit: 'ms', hint: 'How late they hear themself; marked over the limit set for them' },
   ),
   read(
     'talkback',

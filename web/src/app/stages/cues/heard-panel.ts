@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { formatMs } from '@ft/core/units/format';
 import { earFacts } from '@ft/core/views/cues/earFacts';
 import type { EarView, HeardView } from '@ft/core/views/cues/earView';
 import { Sheet } from '../../ui/sheet/sheet';
@@ -14,16 +13,23 @@ const FOLLOWS = {
 
 const COLUMNS: readonly SheetColumn<HeardView>[] = [
   {
-    ...{ id: 'name', title: 'Heard', widthPx: 190 },
-    text: ({ name, isOwn, isClick }) => `${name}${isOwn ? ', own' : ''}${isClick ? ', click' : ''}`,
+    ...{ id: 'name', title: 'Heard', widthPx: 226 },
+    text: ({ name, isOwn, isClick }) => `${isOwn ? 'Own: ' : isClick ? 'Click: ' : ''}${name}`,
   },
   {
-    ...{ id: 'level', title: 'Level', unit: 'dB SPL', widthPx: 64, isFigure: true },
+    ...{ id: 'level', title: 'Level', unit: 'dB SPL', widthPx: 58, isFigure: true },
     text: ({ levelDbSpl }) => levelDbSpl?.toFixed(1) ?? 'not known',
   },
-  { id: 'late', title: 'Late', widthPx: 72, isFigure: true, text: ({ delayMs }) => formatMs(delayMs) },
   {
-    ...{ id: 'follows', title: 'When the desk moves', widthPx: 150 },
+    id: 'late',
+    title: 'Late',
+    unit: 'ms',
+    widthPx: 52,
+    isFigure: true,
+    text: ({ delayMs }) => delayMs.toFixed(2),
+  },
+  {
+    ...{ id: 'follows', title: 'When the desk moves', widthPx: 132 },
     text: ({ follows }) => (follows === undefined ? 'comes by another way' : FOLLOWS[follows]),
   },
 ];
