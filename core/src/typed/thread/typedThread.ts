@@ -3,6 +3,7 @@ import type { GraphStation, Lane, SignalGraph } from '../../graph/signalGraph';
 import type { PinRole } from '../../rig/deviceModel';
 import { isPinRole } from '../../rig/deviceModel';
 import type { LaneId } from '../../rig/ids';
+import { deviceIdIn } from '../../rig/ids';
 import type { Pins, Thread } from '../../session/sessionSchema';
 import { didYouMean } from '../../text/nearestName';
 import { ranked } from '../../text/nameMatch';
@@ -94,9 +95,19 @@ class Line {
   }
 }
 
+/** What a line is for that ends at a device of a kind. */
+const ENDS: Readonly<Record<string, Thread['purpose']>> = {
+  ...{ cueAmp: 'cue', headphoneBox: 'cue', headphoneJunction: 'cue', headphones: 'cue' },
+  ...{ monitorController: 'monitor', powerAmp: 'monitor', loudspeaker: 'monitor' },
+};
+
 /** What a thread is for, from where it starts and ends. */
-function purposeOf(start: TypedStart, line: Line): Thread['purpose'] {
-  if (line.to !== undefined) return 'feed';
+function purposeOf({ devices }: WorkedScene, start: TypedStart, line: Line): Thread['purpose'] {
+  if (line.to !== undefined) {
+    const [first] = start.lanes;
+    const isTalkback = first !== undefined && devices.get(deviceIdIn(first.id))?.type === 'talkback';
+    return isTalkback ? 'talkback' : (ENDS[devices.get(line.to.device)?.type ?? ''] ?? 'feed');
+  }
   return start.what === 'microphone' ? 'input' : 'insert';
 }
 
@@ -146,7 +157,7 @@ export function typedThread(context: WorkedScene, line: string): TypedThread {
     pieces: [...begun, ...rest.pieces],
     thread: {
       ...{ source: sourceOf(source, start, rest), from: lane.id, inserts, pins },
-      purpose: purposeOf(start, rest),
+      purpose: purposeOf(context, start, rest),
       ...(to && { to: to.id }),
     },
     ...(second && { second: second.id }),

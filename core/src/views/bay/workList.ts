@@ -10,6 +10,8 @@ import { jackOfStep } from '../../repatch/sequence';
 import type { CordStep, Step, Turn } from '../../repatch/step';
 import { isCordStep, stepId } from '../../repatch/step';
 
+import { cuesIn } from '../../cues/cuesIn';
+import type { Scene, Session } from '../../session/sessionSchema';
 import type { Studio } from '../../session/studioSchema';
 import type { JackLabel, Reader } from './jackLabel';
 import { jackLabel } from './jackLabel';
@@ -51,6 +53,11 @@ export interface WorkList {
   /** What is on the floor, or on its way there; undefined where nothing ever was. */
   readonly onFloor?: string;
   readonly steps: readonly WorkStep[];
+}
+
+/** What a list is read with, and the cues that are heard before it is done, and then. */
+interface CueReader extends Reader {
+  readonly cues: { readonly now: readonly string[]; readonly then: readonly string[] };
 }
 
 /** Until the capacitors of a line have lost their charge. Common practice, no source. */
@@ -113,16 +120,26 @@ const POWER_CAUTION =
   '48 V can harm some microphones and pops loudly. Keep listeners off the line while it changes, and follow the house rules.';
 const OPEN_CAUTION = 'Begin with the level down and bring it up slowly: loud surprises harm hearing.';
 
-function otherStep(reader: Reader, step: Exclude<Step, CordStep>): Shown {
+/** The cues by their names, and where their volumes are; without cues, and of monitors, the units alone. */
+function quieted(
+  { quiet, devices }: Extract<Step, { kind: 'mute' | 'open' }>,
+  cues: readonly string[],
+  nameOf: (id: DeviceId) => string,
+): string {
+  const units = devices.map(nameOf).join(', ');
+  return quiet === 'cues' && cues.length > 0 ? `${cues.join(', ')} (${units})` : units;
+}
+
+function otherStep(reader: CueReader, step: Exclude<Step, CordStep>): Shown {
   const nameOf = (id: DeviceId): string => reader.rig.devices.find((device) => device.id === id)?.name ?? id;
   const bare = { adaptors: [], turns: [] };
   switch (step.kind) {
     case 'mute':
-      return { ...bare, title: `Mute the ${step.quiet}: ${step.devices.map(nameOf).join(', ')}` };
+      return { ...bare, title: `Mute the ${step.quiet}: ${quieted(step, reader.cues.now, nameOf)}` };
     case 'open':
       return {
         ...bare,
-        title: `${step.quiet === 'cues' ? 'Open the cues' : 'Unmute the monitors'}: ${step.devices.map(nameOf).join(', ')}`,
+        title: `${step.quiet === 'cues' ? 'Open the cues' : 'Unmute the monitors'}: ${quieted(step, reader.cues.then, nameOf)}`,
         caution: OPEN_CAUTION,
       };
     case 'power-off':
@@ -157,7 +174,7 @@ function roomOf({ rig, graph }: Reader, step: Step): RoomId | undefined {
   return rig.devices.find(({ id }) => id === device)?.room;
 }
 
-function shown(reader: Reader, step: Step): WorkStep {
+function shown(reader: CueReader, step: Step): WorkStep {
   const roomId = roomOf(reader, step);
   return {
     id: stepId(step),
@@ -171,8 +188,16 @@ function shown(reader: Reader, step: Step): WorkStep {
 /** The work list of a target: every step in words, in the order of the walk. */
 export function workList(studio: Studio, target: Target, here?: RoomId): WorkList {
   const { rig, floor } = studio;
-  const reader = { rig, graph: compile(rig, target.session, floorScene(floor)) };
   const at = floor.scene && findScene(studio, floor.scene);
+  const named = (session: Session, scene: Pick<Scene, 'id'>): readonly string[] =>
+    cuesIn(session, scene).map(({ name }) => name);
+  const reader: CueReader = {
+    ...{ rig, graph: compile(rig, target.session, floorScene(floor)) },
+    cues: {
+      now: at === undefined ? [] : named(at.session, at.scene),
+      then: named(target.session, target.scene),
+    },
+  };
   return {
     target: target.scene.name,
     ...(at && { onFloor: at.scene.name }),
