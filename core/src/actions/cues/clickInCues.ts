@@ -2,6 +2,7 @@ import { deskOf } from '../../consoles/desk';
 import type { DeskRow } from '../../consoles/desk';
 import { laneAtOf } from '../../consoles/desk';
 import type { CueColumn } from '../../cues/cueSources';
+import { drivenBy } from '../../cues/volume';
 import { cueMatrix } from '../../cues/cueSources';
 import type { Edit } from '../../edits/make';
 import { editAdd } from '../../edits/make';
@@ -68,57 +69,58 @@ function clickTrack({ session }: WorkedScene, output: number | undefined): Track
   };
 }
 
-/** The first channel of a console that nothing comes to, with a line input. */
-function freeChannel(context: WorkedScene, device: DeviceId): DeskRow | undefined {
+/** Channels of a console that nothing comes to, with a line input: those that are wired to something first. */
+function freeChannels(context: WorkedScene, device: DeviceId): readonly DeskRow[] {
   const desk = deskOf(context, device);
-  return desk?.rows.find(({ row, lane = -1 }) => {
-    const input = row.lineIn && laneAtOf(context, desk.device, row.lineIn.lane);
-    const isTaken = input !== undefined && edgesInto(context.graph, input).length > 0;
-    return row.lineIn !== undefined && !isTaken && (context.field.arrivals[lane]?.length ?? 0) === 0;
+  const free = (desk?.rows ?? []).flatMap((row) => {
+    const input = desk && row.row.lineIn && laneAtOf(context, desk.device, row.row.lineIn.lane);
+    const isHeard = (context.field.arrivals[row.lane ?? -1]?.length ?? 0) > 0;
+    if (input === undefined || isHeard || drivenBy(context, input) !== undefined) return [];
+    return [{ row, isWired: edgesInto(context.graph, input).length > 0 }];
   });
+  return [...free.filter(({ isWired }) => isWired), ...free.filter(({ isWired }) => !isWired)].map(
+    ({ row }) => row,
+  );
 }
 
-const clickLine = (context: WorkedScene, from: LaneId, to: LaneId, device: string) => {
-  const { session, scene } = context;
+const clickLine = ({ session, scene }: WorkedScene, from: LaneId, to: LaneId, device: string) => {
   const ids = new Set<string>(session.threads.map(({ id }) => id));
   return threadSchema.parse({
     id: idFromName(`to ${device} click`, ids, 'to-click') as ThreadId,
     number: Math.max(0, ...session.threads.map((thread) => thread.number)) + 1,
-    ...{ purpose: 'feed', performer: '', source: 'Click', from, to, inserts: [], trackName: '', click: true },
+    ...{ purpose: 'cue', performer: '', source: `Click to ${device}`, from, to, inserts: [], trackName: '' },
     ...{ pins: {}, scenes: [scene.id] },
   });
 };
 
-/** Brings the click to a free channel of a console. */
-function toConsole(it: CuePlace, device: DeviceId, output: number): ChannelPlan {
-  const { context } = it;
-  const host = hostOf(context.rig.devices, context.session);
-  const row = freeChannel(context, device);
-  const name = context.devices.get(device)?.name ?? device;
-  if (row?.row.lineIn === undefined || host === undefined)
-    return {
-      ...{ edits: [], changes: [] },
-      refused: [
-        {
-          ...{ at: 0, row: name, column: 'click' },
-          sentence: `${name} has no free channel with a line input. Bring the click to a channel of it yourself, and mark its line as the click.`,
-        },
-      ],
-    };
-  const { lane, source } = row.row.lineIn;
-  const to = laneIdOf(device, lane.port, lane.lane);
-  const thread = clickLine(context, laneIdOf(host.id, 'output', output), to, name);
+/** The click on one channel of a console; undefined where no way leads there. */
+function onChannel(it: CuePlace, device: DeviceId, row: DeskRow, from: LaneId): ChannelPlan | undefined {
+  const { lineIn } = row.row;
+  const name = it.context.devices.get(device)?.name ?? device;
+  if (lineIn === undefined) return undefined;
+  const to = laneIdOf(device, lineIn.lane.port, lineIn.lane.lane);
+  const thread = clickLine(it.context, from, to, name);
   const added = addThreadEdits(it.studio, it.place, thread);
   const then = cuePlaceAfter(it, added);
-  const cells =
-    then === undefined
-      ? { edits: [], changes: [], refused: [] }
-      : plannedCells({ ...then, device }, [{ row: row.id, column: 'source', text: source }]);
+  if (then?.context.threads.find((each) => each.thread.id === thread.id)?.complete !== true) return undefined;
+  const cells = plannedCells({ ...then, device }, [{ row: row.id, column: 'source', text: lineIn.source }]);
   return {
     edits: [...added, ...cells.edits],
     changes: [{ row: 'Click', column: 'way', from: '', to: `to ${name} ${row.name}` }, ...cells.changes],
     refused: cells.refused,
   };
+}
+
+/** Each is routed to see whether it can be had: more would take long, and be as hopeless. */
+const MOST_TRIED = 8;
+
+/** Brings the click to a free channel of a console; nothing where none can be had. */
+function toConsole(it: CuePlace, device: DeviceId, from: LaneId): ChannelPlan {
+  for (const row of freeChannels(it.context, device).slice(0, MOST_TRIED)) {
+    const plan = onChannel(it, device, row, from);
+    if (plan !== undefined) return plan;
+  }
+  return { edits: [], changes: [], refused: [] };
 }
 
 /** Whether the click comes to the carrier of a cue. */
@@ -154,6 +156,24 @@ function makeClick(work: Clicking): void {
   });
 }
 
+/** The send of the click to one cue, as a text in the words of its carrier. */
+function clickEntry(context: WorkedScene, column: CueColumn, levelDb: number): readonly CueEntry[] {
+  const keys = clickKeys(context);
+  const found = [...column.sends].find(([key]) => keys.includes(key));
+  if (found === undefined) return [];
+  const [source, [first]] = found;
+  const words = first?.send.kind === 'desk' ? first.send.cell.taps.map(({ word }) => word) : ['pre'];
+  const tap = words.includes('both') ? ' both' : words.includes('pre') ? ' pre' : '';
+  return [{ source, cue: column.cue.id, text: `${formatNumber(levelDb)}${tap}` }];
+}
+
+/** The output the click track plays to. */
+function clickOutput({ session, rig }: WorkedScene): LaneId | undefined {
+  const output = session.tracks.find(({ click }) => click === true)?.outputs[0];
+  const host = hostOf(rig.devices, session);
+  return output?.to === 'host' && host !== undefined ? laneIdOf(host.id, 'output', output.first) : undefined;
+}
+
 /**
  * Click in some cues: the one there is, else a track that plays one; brought to a free channel of each console that it
  * does not come to yet, and sent from there. It goes to no mix.
@@ -163,28 +183,25 @@ export function clickInCues(it: CuePlace, { cues, levelDb }: ClickWish): Channel
   makeClick(work);
   const wanted = (): readonly CueColumn[] =>
     cueMatrix(work.it.context).columns.filter(({ cue }) => cues.includes(cue.id));
-  for (const { cue } of wanted()) {
-    const column = wanted().find((each) => each.cue.id === cue.id);
-    const output = work.it.context.session.tracks.find(({ click }) => click === true)?.outputs[0];
-    if (column === undefined || hasClick(work.it.context, column) || cue.carrier.on !== 'console') continue;
-    if (output?.to === 'host') work.take(toConsole(work.it, cue.carrier.device, output.first));
+  for (const { carrier } of wanted().map(({ cue }) => cue)) {
+    const isThere = wanted().some((each) => each.cue.carrier === carrier && hasClick(work.it.context, each));
+    const from = clickOutput(work.it.context);
+    if (!isThere && from !== undefined && carrier.on === 'console')
+      work.take(toConsole(work.it, carrier.device, from));
   }
-  const entries = wanted().flatMap((column): readonly CueEntry[] => {
-    const key = [...column.sends.keys()].find((each) => clickKeys(work.it.context).includes(each));
-    const [first] = (key === undefined ? undefined : column.sends.get(key)) ?? [];
-    if (key === undefined || first === undefined) return [];
-    const words = first.send.kind === 'desk' ? first.send.cell.taps.map(({ word }) => word) : ['pre'];
-    const tap = words.includes('both') ? ' both' : words.includes('pre') ? ' pre' : '';
-    return [{ source: key, cue: column.cue.id, text: `${formatNumber(levelDb)}${tap}` }];
-  });
-  const without = wanted().filter((column) => !hasClick(work.it.context, column));
-  for (const { cue } of without)
-    if (!work.refused.some(({ row }) => row === cue.name))
-      work.refused.push({
-        ...{ at: work.refused.length, row: cue.name, column: 'click' },
-        sentence:
-          'No click comes to its carrier. Bring one to a channel there, and mark its line as the click.',
-      });
-  work.take(cueCells(work.it, entries));
-  return { edits: work.edits, changes: work.changes, refused: work.refused };
+  const columns = wanted();
+  work.take(
+    cueCells(
+      work.it,
+      columns.flatMap((each) => clickEntry(work.it.context, each, levelDb)),
+    ),
+  );
+  const without = columns.filter((each) => !hasClick(work.it.context, each));
+  const refused = without.map(({ cue }, at): ChannelRefusal => ({
+    ...{ at, row: cue.name, column: 'click' },
+    sentence: 'No click comes to its carrier. Bring one to a channel there, and mark its line as the click.',
+  }));
+  // A track nobody hears is no click.
+  if (columns.length === without.length) return { edits: [], changes: [], refused };
+  return { edits: work.edits, changes: work.changes, refused: [...work.refused, ...refused] };
 }

@@ -130,7 +130,10 @@ export function cueCells(it: CuePlace, entries: readonly CueEntry[]): ChannelPla
   const matrix = cueMatrix(context);
   const sources = new Map(matrix.sources.map((source) => [sourceKey(source), source]));
   const wishes = new CueWishes(it);
+  // Of two texts for one cell the later one counts.
+  const last = new Map(entries.map(({ source, cue }, at) => [`${source} ${cue}`, at]));
   entries.forEach(({ source: key, cue, text }, at) => {
+    if (last.get(`${key} ${cue}`) !== at) return;
     const source = sources.get(key);
     const column = matrix.columns.find((each) => each.cue.id === cue);
     const bus = busRowOf(key);

@@ -22,7 +22,7 @@ export interface MoreMeWish {
 
 /** How near the total has to stay, dB, and how often it is worked out anew for that. */
 const NEAR_DB = 0.05;
-const MOST_ROUNDS = 6;
+const MOST_ROUNDS = 10;
 
 const none = (row: string, sentence: string): ChannelPlan => ({
   ...{ edits: [], changes: [] },
@@ -31,7 +31,7 @@ const none = (row: string, sentence: string): ChannelPlan => ({
 
 const toTenth = (db: number): number => Math.round(db * 10) / 10;
 
-/** The louder side of an ear: the one whose total is kept. */
+/** The louder side of an ear. */
 const sideOf = ({ sidesDbSpl: [left, right] }: Ear): 0 | 1 =>
   left === undefined || (right !== undefined && right > left) ? 1 : 0;
 
@@ -71,9 +71,8 @@ function entriesFor(
   );
 }
 
-/** The powers of own sound and of everything else at the side whose total is kept. */
+/** The powers of own sound and of everything else at the louder side. */
 interface Shares {
-  readonly side: 0 | 1;
   readonly own: number;
   readonly rest: number;
 }
@@ -85,7 +84,7 @@ function sharesOf(ear: Ear): Shares {
       ear.heard.filter((each) => each.isOwn === isOwn),
       side,
     );
-  return { side, own: of(true), rest: of(false) };
+  return { own: of(true), rest: of(false) };
 }
 
 /** Why there cannot be more of somebody by so much; undefined where there can. */
@@ -111,7 +110,7 @@ export function moreMe(it: CuePlace, { cue, headphones, upDb }: MoreMeWish): Cha
   if (device === undefined || column === undefined) return none('', 'This scene has no such cue.');
   const ear = earOf(it.context, device, column.cue);
   const shares = sharesOf(ear);
-  const { side, own, rest } = shares;
+  const { own, rest } = shares;
   const name = ear.performer?.name ?? device.name;
   const why = refusal(name, shares, upDb);
   if (why !== undefined) return none(name, why);
@@ -120,7 +119,8 @@ export function moreMe(it: CuePlace, { cue, headphones, upDb }: MoreMeWish): Cha
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const then = cuePlaceAfter(it, plan.edits);
     const after = then && earOf(then.context, device, column.cue);
-    const [was, is] = [ear.sidesDbSpl[side], after?.sidesDbSpl[side]];
+    // The louder side may be the other one by then.
+    const [was, is] = [ear.sumDbSpl, after?.sumDbSpl];
     if (was === undefined || is === undefined || Math.abs(is - was) <= NEAR_DB) break;
     downDb += (is - was) * ((own + rest) / rest);
     plan = cueCells(it, entriesFor(it, column, ear, upDb, downDb));
