@@ -31,6 +31,9 @@ const MENDED: readonly [RuleId, string][] = [
   ['polarity', 'Turn the polarity at Preamp 1'],
   ['parallel-comb', 'Type 150 samples into slot 1 of CRUSH, as computed'],
   ['insert-uncompensated', 'Type 150 samples into slot 1 of NARRATOR, as computed'],
+  ['cue-post-fader', 'Take Narrator before the fader'],
+  ['open-headphones', 'Turn Spare down'],
+  ['no-talkback', 'Assign talkback to Narrator'],
 ];
 
 describe.each(MENDED)('a repair for %s', (id, label) => {

@@ -179,6 +179,14 @@ describe('inserts, feeds and stereo lines, typed', () => {
     );
   });
 
+  it.each([
+    ['kiln desk line out 7 > to cue amplifier b in left', 'cue'],
+    ['talkback microphone out > to kiln desk talkback in', 'talkback'],
+    ['split console aux out 5 > to monitor controller source 4 left', 'monitor'],
+  ])('knows from its ends what a line is for: %s', (line, purpose) => {
+    expect(typedThread(context, line).thread).toMatchObject({ purpose });
+  });
+
   it('takes two microphones with + between them for left and right', () => {
     const typed = typedThread(context, 'Vibraphone: small condenser 2 + small condenser 3 > preamp 4');
     expect(typed).toMatchObject({
