@@ -11,6 +11,7 @@ import { planOf } from '@ft/core/views/plan';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { bareBayStudio, bayStudio, wireList } from './bayRig';
 import { consoleStudio } from './consoleRig';
+import { cues } from './cues';
 import { edits } from './edits';
 import { facility } from './facility';
 import { optimum } from './optimum';
@@ -154,11 +155,13 @@ const BUNDLES: Readonly<Record<string, () => Studio>> = {
 };
 const [name = '', file] = process.argv.slice(2);
 if (name === 'history') await history();
+else if (name === 'cues') cues();
 else if (name === 'optimum') await optimum(RIGS.alone);
 else if (file === undefined) {
   growing();
   bayRig();
   edits();
+  cues();
   routing();
   await history();
   await optimum(RIGS.amongAll);

@@ -208,7 +208,7 @@ async function manySeeds() {
 
 await ensureInstalled();
 if (process.argv.includes('seeds')) await manySeeds();
-for (const part of ['history', 'optimum'])
+for (const part of ['history', 'optimum', 'cues'])
   if (process.argv.includes(part)) {
     await buildServer();
     process.exit((await run(process.execPath, ['server/dist/bench.mjs', part])).code);

@@ -13,6 +13,7 @@ import { saltglassRooms as wholeDemo } from '../../core/test/fixtures/builtDemo'
 import { saltglassRooms } from '../../core/test/fixtures/thin/saltglass';
 import {
   channelsOutputSchema,
+  cuesOutputSchema,
   checkOutputSchema,
   levelsOutputSchema,
   routeOutputSchema,
@@ -464,6 +465,36 @@ describe('input made to break the command line', () => {
     const wide = join(folder, 'wide.thread.json');
     writeFileSync(wide, Buffer.from(`\ufeff${writeBundle(demo)}`, 'utf16le'));
     expect(run('check', wide).code).toBe(run('check', fileOf(demo)).code);
+  });
+});
+
+describe('ft cues', () => {
+  const file = fileOf(wholeDemo(), 'cues');
+  const call = ['cues', file, '--scene', 'Company call'] as const;
+
+  it('says who hears what, at which level and on which box, and gives JSON of its published shape', () => {
+    const { code, out } = run(...call);
+    expect(code).toBe(0);
+    expect(out).toContain('Actors · Kiln desk aux 1–2 · routed');
+    expect(out).toContain('  33 Tamsin Rook, Foley left: −16 pre L40');
+    expect(out).toMatch(/→ Lamplighter headphones: [\d.]+ dB SPL, Kiln junction 1 at −[\d.]+ dB/);
+    expect(out).toContain('Spare 1 headphones (nobody wears them)');
+    const told = cuesOutputSchema.parse(json(run(...call, '--json')));
+    expect(told.cues.map(({ name }) => name)).toEqual([
+      'Narrator',
+      'Actors',
+      'Foley pair',
+      'Conductor',
+      'Ensemble',
+    ]);
+    expect(told.ears).toHaveLength(12);
+    expect(told.ears.find(({ performer }) => performer === 'Imke Tarrow')).toMatchObject({
+      ...{ cue: 'Narrator', box: 'Cue box 1', ownDelayMs: 7.125 },
+    });
+  });
+
+  it('of a scene without cues says so', () => {
+    expect(run('cues', file).out).toContain('There are no cues in this scene.');
   });
 });
 

@@ -112,6 +112,28 @@ describe('the sheet of a console', () => {
   });
 });
 
+describe('the cue sheet', () => {
+  (hasPoppler() ? it : it.skip)(
+    'comes as a PDF: levels, who hears them, on which box, and the caution',
+    async () => {
+      const address = SHEET.replace('tracking/patch-list', 'tracking-company/cues.pdf');
+      const { body } = await program.api.get(address).buffer(true).expect(200);
+      const text = textOf(body as Buffer);
+      for (const part of [
+        'Company call · Cue sheet',
+        ...['Kiln desk aux 1–2', '−16 pre L40', 'Tamsin Rook', 'Kiln junction 2', 'nobody'],
+        'headphones off heads until a level is heard',
+      ])
+        expect(text).toContain(part);
+    },
+  );
+
+  (hasPoppler() ? it : it.skip)('of a scene without cues says so', async () => {
+    const { body } = await program.api.get(SHEET.replace('patch-list', 'cues.pdf')).buffer(true).expect(200);
+    expect(textOf(body as Buffer)).toContain('There are no cues in this scene.');
+  });
+});
+
 describe('the line-up sheet', () => {
   const ADDRESS = SHEET.replace('patch-list', 'line-up.pdf');
 

@@ -14,8 +14,19 @@ function specsOf(device: Device): ReadonlyMap<string, SettingSpec> {
   return specs;
 }
 
+/** Settings never change, and a sheet asks for each of its cells: the knobs of a device are read once. */
+const knownKnobs = new WeakMap<Scene['settings'], Map<Device, Knobs>>();
+
 /** The knobs of a device as they stand in a scene. */
 export function deskKnobs(device: Device, { settings }: Pick<Scene, 'settings'>): Knobs {
+  const ofScene = knownKnobs.get(settings) ?? new Map<Device, Knobs>();
+  knownKnobs.set(settings, ofScene);
+  const knobs = ofScene.get(device) ?? knobsIn(device, settings);
+  ofScene.set(device, knobs);
+  return knobs;
+}
+
+function knobsIn(device: Device, settings: Scene['settings']): Knobs {
   const specs = specsOf(device);
   const read = knobReader(device, settings);
   return {

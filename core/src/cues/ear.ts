@@ -84,28 +84,39 @@ function waysAt(
   return new Map([...indexes].map((index) => [index, perSide.map((ways) => ways.get(index) ?? [])]));
 }
 
-/** Whether a source is the click that people play to. */
-export function isClickSource({ threads, tracks }: Session, { thread, track }: SoundSource): boolean {
-  return (
-    (thread !== undefined && threads.find(({ id }) => id === thread)?.click === true) ||
-    (track !== undefined && tracks.find(({ id }) => id === track)?.click === true)
-  );
+/** What of a session an ear has to know of its lines and tracks. */
+interface Lines {
+  readonly clicks: ReadonlySet<string>;
+  /** Somebody talks only while a key is held: that is worked out apart. */
+  readonly talking: ReadonlySet<string>;
+  readonly ownOf: ReadonlyMap<string, ReadonlySet<ThreadId>>;
+}
+
+/** Sessions never change, and every ear asks: their lines are looked through once. */
+const knownLines = new WeakMap<Session, Lines>();
+
+function linesOf(session: Session): Lines {
+  const known = knownLines.get(session);
+  if (known !== undefined) return known;
+  const { threads, tracks } = session;
+  const ownOf = new Map<string, Set<ThreadId>>();
+  for (const { performer, id } of threads) ownOf.set(performer, (ownOf.get(performer) ?? new Set()).add(id));
+  const lines: Lines = {
+    clicks: new Set([...threads, ...tracks].filter(({ click }) => click === true).map(({ id }) => id)),
+    talking: new Set(threads.filter(({ purpose }) => purpose === 'talkback').map(({ id }) => id)),
+    ownOf,
+  };
+  knownLines.set(session, lines);
+  return lines;
 }
 
 function heardAt(context: WorkedScene, headphones: Device, performer: Performer | undefined): HeardSource[] {
   const { session, field, graph } = context;
   const toSpl = inDbSpl(headphones);
-  const own = new Set<ThreadId>(
-    performer === undefined
-      ? []
-      : session.threads.flatMap((thread) => (thread.performer === performer.name ? [thread.id] : [])),
-  );
-  const talking = new Set<string>(
-    session.threads.flatMap(({ purpose, id }) => (purpose === 'talkback' ? [id] : [])),
-  );
+  const { clicks, talking, ownOf } = linesOf(session);
+  const own = ownOf.get(performer?.name ?? '');
   return [...waysAt(field, earSides(graph, headphones.id))].flatMap(([index, ways]) => {
     const source = field.sources[index];
-    // Somebody talks only while a key is held: that is worked out apart.
     if (source === undefined || talking.has(source.thread ?? '')) return [];
     const { nominal } = source;
     const [left, right] = ways.map((side) =>
@@ -121,8 +132,8 @@ function heardAt(context: WorkedScene, headphones: Device, performer: Performer 
         ...{ index, source, sidesDbSpl },
         ...(levelDbSpl !== undefined && { levelDbSpl }),
         delayMs: msFromSamples(strongest.alignedSamples, field.sampleRateHz),
-        isOwn: source.thread !== undefined && own.has(source.thread),
-        isClick: isClickSource(session, source),
+        isOwn: performer !== undefined && source.thread !== undefined && own?.has(source.thread) === true,
+        isClick: clicks.has(source.thread ?? source.track ?? ''),
       },
     ];
   });

@@ -17,8 +17,8 @@ export interface Arrival {
   readonly inverted: boolean;
 }
 
-/** Of more ways than this the weakest are let go: a mult of mults would otherwise never end. */
-export const MOST_ARRIVALS = 48;
+/** Of more ways of one source than this the weakest are let go: a mult of mults would otherwise never end. */
+export const MOST_WAYS = 48;
 
 const voltageOf = ({ gainDb, inverted }: Arrival): number => 10 ** (gainDb / 20) * (inverted ? -1 : 1);
 
@@ -43,6 +43,17 @@ export function merged(arrivals: readonly Arrival[]): readonly Arrival[] {
     if (met === undefined) out.push(arrival);
     else out[at] = added(met, arrival);
   }
-  if (out.length <= MOST_ARRIVALS) return out;
-  return [...out].sort((a, b) => b.gainDb - a.gainDb || a.source - b.source).slice(0, MOST_ARRIVALS);
+  return out.length <= MOST_WAYS ? out : strongestWays(out);
+}
+
+/** Of each source its strongest ways. However many sources a bus has, none of them is lost. */
+function strongestWays(arrivals: readonly Arrival[]): readonly Arrival[] {
+  const counts = new Map<number, number>();
+  return [...arrivals]
+    .sort((a, b) => b.gainDb - a.gainDb || a.source - b.source)
+    .filter(({ source }) => {
+      const before = counts.get(source) ?? 0;
+      counts.set(source, before + 1);
+      return before < MOST_WAYS;
+    });
 }

@@ -32,6 +32,8 @@ describe('a sum of equal signals', () => {
     [8, 9.03, 18.06],
     [16, 12.04, 24.08],
     [32, 15.05, 30.1],
+    // As many channels as a large console has: none of them is lost.
+    [96, 19.82, 39.65],
   ])('of %d is %f dB over one as unrelated, %f dB at worst', (count, unrelated, identical) => {
     const context = equalTracks(count);
     const sum = laneSum(context.field, laneAt(context, 'daw/output/1'));

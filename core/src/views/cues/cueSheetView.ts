@@ -12,7 +12,7 @@ import type { WorkedScene } from '../../scene/workedScene';
 import type { Cue } from '../../session/cueSchema';
 import { cueSourceName } from '../../words/cueSourceNames';
 import type { EarView } from './earView';
-import { earView } from './earView';
+import { earView, heardNames } from './earView';
 import { worstStatus } from './worstStatus';
 
 /** A source as a row of the cue sheet. */
@@ -106,7 +106,8 @@ function cueView(context: WorkedScene, { cue, carrier }: CueColumn, all: readonl
 /** The cue sheet of a scene with everything that is known of it. */
 export function cueSheetView(context: WorkedScene): CueSheetView {
   const matrix = cueMatrix(context);
-  const all = ears(context).flatMap((ear) => earView(context, matrix, ear) ?? []);
+  const names = heardNames(context);
+  const all = ears(context).flatMap((ear) => earView(context, matrix, names, ear) ?? []);
   return {
     cues: matrix.columns.map((column) => cueView(context, column, all)),
     rows: matrix.sources.map((source) => rowView(context, matrix, source)),

@@ -94,21 +94,25 @@ function followsOf(matrix: CueMatrix, cue: CueId): ReadonlyMap<string, FollowsDe
 const keyOf = (heard: { readonly thread?: ThreadId; readonly track?: TrackId }): string =>
   heard.thread === undefined ? `track:${heard.track ?? ''}` : `line:${heard.thread}`;
 
-function nameOf({ session, graph }: WorkedScene, { source }: HeardSource): string {
-  const thread = session.threads.find(({ id }) => id === source.thread);
-  if (thread !== undefined) return threadName(thread);
-  const track = session.tracks.find(({ id }) => id === source.track);
-  return track === undefined ? (graph.lanes[source.lane]?.name ?? '') : `${track.name}, played`;
+/** The names of everything that sounds in a scene, by its place among the sources. */
+export function heardNames({ session, graph, field }: WorkedScene): readonly string[] {
+  const lines = new Map<string, string>([
+    ...session.threads.map((thread) => [thread.id, threadName(thread)] as const),
+    ...session.tracks.map(({ id, name }) => [id, `${name}, played`] as const),
+  ]);
+  return field.sources.map(
+    ({ thread, track, lane }) => lines.get(thread ?? track ?? '') ?? graph.lanes[lane]?.name ?? '',
+  );
 }
 
 function heardView(
-  context: WorkedScene,
+  names: readonly string[],
   heard: HeardSource,
   follows: ReadonlyMap<string, FollowsDesk>,
 ): HeardView {
   const follow = follows.get(keyOf(heard.source));
   return {
-    ...{ name: nameOf(context, heard), delayMs: heard.delayMs },
+    ...{ name: names[heard.index] ?? '', delayMs: heard.delayMs },
     ...{ isOwn: heard.isOwn, isClick: heard.isClick },
     ...(heard.levelDbSpl !== undefined && { levelDbSpl: heard.levelDbSpl }),
     ...(follow !== undefined && { follows: follow }),
@@ -154,8 +158,13 @@ const figures = <F extends Readonly<Record<string, number | undefined>>>(
 const louderFirst = (a: HeardView, b: HeardView): number =>
   (b.levelDbSpl ?? -Infinity) - (a.levelDbSpl ?? -Infinity);
 
-/** An ear in the words of a reader. */
-export function earView(context: WorkedScene, matrix: CueMatrix, ear: Ear): EarView | undefined {
+/** An ear in the words of a reader. @param names of everything that sounds. */
+export function earView(
+  context: WorkedScene,
+  matrix: CueMatrix,
+  names: readonly string[],
+  ear: Ear,
+): EarView | undefined {
   const { cue, headphones, performer } = ear;
   if (cue === undefined) return undefined;
   const follows = followsOf(matrix, cue.id);
@@ -178,7 +187,7 @@ export function earView(context: WorkedScene, matrix: CueMatrix, ear: Ear): EarV
       ...{ acousticDbSpl: ear.acousticDbSpl, atEarDbSpl: ear.atEarDbSpl },
       ...{ hours: performer?.hoursADay, allowedHours: ear.allowedHours, dose: ear.dose },
     }),
-    heard: ear.heard.map((each) => heardView(context, each, follows)).sort(louderFirst),
+    heard: ear.heard.map((each) => heardView(names, each, follows)).sort(louderFirst),
     ...(spill !== undefined && { spill }),
   };
 }
