@@ -105,12 +105,16 @@ const VIEWS = [
       await page.locator('tbody tr').first().locator('[data-column="6"]').click();
     },
   },
-  { name: 'history', path: `${TRACKING}/history` },
   {
     name: 'console',
     path: '/studio/saltglass-rooms/lamplighters-ledger/tracking-chamber-group/track/consoles/split-console',
     theme: 'paper',
     act: (page) => page.getByRole('gridcell', { name: 'channel 3', exact: true }).click(),
+  },
+  {
+    name: 'cues',
+    path: '/studio/saltglass-rooms/lamplighters-ledger/tracking-company/track/cues',
+    act: (page) => page.getByRole('gridcell', { name: '−2 pre L40' }).click(),
   },
   {
     name: 'work-list',

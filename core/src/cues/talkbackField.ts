@@ -1,5 +1,5 @@
 import type { LevelField } from '../levels/levelField';
-import { levelField } from '../levels/levelField';
+import { fieldOfOthers } from '../levels/levelField';
 import type { SoundSource } from '../levels/soundSources';
 import type { WorkedScene } from '../scene/workedScene';
 
@@ -17,7 +17,7 @@ const known = new WeakMap<WorkedScene, LevelField>();
 
 /** Where talkback is heard as long as its key is held, whatever the key of the scene is. */
 export function talkbackField(context: WorkedScene): LevelField {
-  const field = known.get(context) ?? levelField(context.graph, talkSources(context));
+  const field = known.get(context) ?? fieldOfOthers(context.field, context.graph, talkSources(context));
   known.set(context, field);
   return field;
 }

@@ -28,20 +28,27 @@ function added(a: Arrival, b: Arrival): Arrival {
   return { ...a, gainDb: 20 * Math.log10(Math.abs(volts)), inverted: volts < 0 };
 }
 
+/** Whether two arrivals of one source do. */
 const meetsInTime = (a: Arrival, b: Arrival): boolean =>
-  a.source === b.source &&
-  a.throughHost === b.throughHost &&
-  Math.abs(a.alignedSamples - b.alignedSamples) < TOLERANCE.samples;
+  a.throughHost === b.throughHost && Math.abs(a.alignedSamples - b.alignedSamples) < TOLERANCE.samples;
 
 /** Arrivals of a lane, those that come together in time added as voltages, polarity and all. */
 export function merged(arrivals: readonly Arrival[]): readonly Arrival[] {
   if (arrivals.length < 2) return arrivals;
   const out: Arrival[] = [];
+  // Where each source stands in `out`: a bus has many sources, and most of them come once.
+  const places = new Map<number, number[]>();
   for (const arrival of arrivals) {
-    const at = out.findIndex((other) => meetsInTime(other, arrival));
-    const met = out[at];
-    if (met === undefined) out.push(arrival);
-    else out[at] = added(met, arrival);
+    const own = places.get(arrival.source);
+    const at = own?.find((place) => meetsInTime(out[place] ?? arrival, arrival));
+    const met = at === undefined ? undefined : out[at];
+    if (at !== undefined && met !== undefined) {
+      out[at] = added(met, arrival);
+      continue;
+    }
+    if (own === undefined) places.set(arrival.source, [out.length]);
+    else own.push(out.length);
+    out.push(arrival);
   }
   return out.length <= MOST_WAYS ? out : strongestWays(out);
 }

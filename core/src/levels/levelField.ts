@@ -1,3 +1,4 @@
+import { reach } from '../graph/reach';
 import type { SignalOrder } from '../graph/signalOrder';
 import { signalOrder } from '../graph/signalOrder';
 import type { Edge, SignalGraph } from '../graph/signalGraph';
@@ -147,6 +148,34 @@ export function levelField(graph: SignalGraph, sources: readonly SoundSource[]):
     parallelPaths: inLaneOrder(parallelPaths),
     order,
   };
+}
+
+/**
+ * What other sources make in the same scene: only the lanes they reach are worked out, the others hear nothing.
+ * Noise is left as that of those lanes alone.
+ */
+export function fieldOfOthers(
+  like: LevelField,
+  graph: SignalGraph,
+  sources: readonly SoundSource[],
+): LevelField {
+  const count = graph.lanes.length;
+  const arrivals = new Array<readonly Arrival[] | undefined>(count).fill(undefined);
+  const work = new FieldWork(
+    graph,
+    sources,
+    like.order.loopEdges,
+    arrivals,
+    new Float64Array(count),
+    like.drivers.slice(),
+    [],
+  );
+  const isReached = new Uint8Array(count);
+  const starts = sources.map(({ lane }) => lane);
+  for (const lane of reach(graph, starts, 'from')) isReached[lane] = 1;
+  for (const lane of like.order.lanes) if (isReached[lane] === 1) work.lane(lane);
+  const { noisePower, drivers, parallelPaths } = work;
+  return { ...like, sources, arrivals, noisePower, drivers, parallelPaths: inLaneOrder(parallelPaths) };
 }
 
 /** Whether arrivals that name sources by their place still name the same ones. */

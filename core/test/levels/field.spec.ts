@@ -1,5 +1,6 @@
 import type { WorkedScene } from '@ft/core/scene/workedScene';
 import { arrivalsAt, laneSum } from '@ft/core/levels/laneSum';
+import { fieldOfOthers, levelField } from '@ft/core/levels/levelField';
 import { saltglassRooms } from '../fixtures/builtDemo';
 import { dawParts, hardwareSlot, loudspeaker, track } from '../checks/examples/example';
 import { seeded } from '../fixtures/seeded';
@@ -204,4 +205,13 @@ describe('properties', () => {
       });
     }
   });
+});
+
+it('other sources through the same scene are as a field of them alone', () => {
+  const context = contextOf(saltglassRooms());
+  const { graph, field } = context;
+  const sources = field.sources.slice(0, 3);
+  const [whole, part] = [levelField(graph, sources), fieldOfOthers(field, graph, sources)];
+  expect(part.arrivals).toEqual(whole.arrivals);
+  expect(part.parallelPaths).toEqual(whole.parallelPaths);
 });
