@@ -3,7 +3,7 @@ import { carrierSends } from '../../cues/carrierSends';
 import { volumeOf } from '../../cues/volume';
 import type { Finding } from '../../checks/finding';
 import { settingKeyOf } from '../../rig/settings';
-import type { CueId, DeviceId } from '../../rig/ids';
+import type { DeviceId } from '../../rig/ids';
 import type { Cue } from '../../session/cueSchema';
 import { deskKnobs } from '../../consoles/deskKnobs';
 import { cueMatrix } from '../../cues/cueSources';

@@ -50,7 +50,7 @@ export class CopyCuePanel {
     computation: (first) => first,
   });
   protected readonly choices = computed(() =>
-    this.sheet().cues.map(({ id, name }) => ({ value: id as string, name })),
+    this.sheet().cues.map(({ id, name }) => ({ value: id, name })),
   );
   protected readonly others = computed(() => this.sheet().cues.filter(({ id }) => id !== this.chosen()));
   private readonly name = computed(

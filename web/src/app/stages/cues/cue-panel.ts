@@ -85,7 +85,7 @@ export class CuePanelOf {
   protected readonly others = computed(() => {
     const on = new Set<string>(this.cue().headphones.map(({ id }) => id));
     const free = this.headphones().filter(({ id }) => !on.has(id));
-    return [NONE, ...free.map(({ id, name }) => ({ value: id as string, name }))];
+    return [NONE, ...free.map(({ id, name }) => ({ value: id, name }))];
   });
   protected readonly mixLabel = computed(() => `The control room’s mix to ${this.cue().name}`);
   protected readonly roomMix = computed((): CueDeed => ({ does: 'room-mix', cue: this.cue().id }));

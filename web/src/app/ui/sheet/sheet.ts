@@ -55,11 +55,9 @@ export class Sheet<R> implements OnInit {
   readonly rowId = input.required<(row: R) => string>();
   /** The row that is selected in the program, by its id. */
   readonly selected = input<string>();
-  /** The row keys have come to. */
+  /** The row keys have come to, and the column. */
   readonly reached = output<R>();
-  /** The column they have come to with it. */
-  readonly reachedColumn = output<SheetColumn<R>>();
-
+  readonly reachedColumn = output<SheetColumn<R> | undefined>();
   private readonly detector = inject(ChangeDetectorRef);
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
   readonly body = viewChild.required<ElementRef<HTMLElement>>('body');
@@ -123,8 +121,7 @@ export class Sheet<R> implements OnInit {
     void this.clipboard.ready();
     this.order.leave(reached);
     this.reached.emit(reached);
-    const there = this.shown()[column]?.column;
-    if (there !== undefined) this.reachedColumn.emit(there);
+    this.reachedColumn.emit(this.shown()[column]?.column);
   }
 
   /** A range is drawn with the pointer held down, or reached with Shift. */
