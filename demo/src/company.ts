@@ -1,6 +1,6 @@
 import { clickInCues } from '@ft/core/actions/cues/clickInCues';
 import { cueCells } from '@ft/core/actions/cues/cueCells';
-import { setUpCue } from '@ft/core/actions/cues/setUpCue';
+import { setUpCue } from '@ft/core/actions/cues/setUp/setUpCue';
 import { volumesAtStart } from '@ft/core/actions/cues/volumes';
 import type { ChannelEntry } from '@ft/core/actions/consoles/channelPlan';
 import { plannedCells } from '@ft/core/actions/consoles/plannedCells';

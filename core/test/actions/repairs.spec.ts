@@ -34,6 +34,7 @@ const MENDED: readonly [RuleId, string][] = [
   ['cue-post-fader', 'Take Narrator before the fader'],
   ['open-headphones', 'Turn Spare down'],
   ['no-talkback', 'Assign talkback to Narrator'],
+  ['cue-heard-twice', 'Keep it before the recorder in Narrator'],
 ];
 
 describe.each(MENDED)('a repair for %s', (id, label) => {

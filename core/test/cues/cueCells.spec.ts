@@ -58,6 +58,8 @@ describe('a cell of the cue sheet', () => {
   it('moves a source from before the recorder to its return and back: one is heard', () => {
     const it = cuesAt(CUE_EXAMPLES['cue-heard-twice'].trips);
     expect(cellAt(it, VOICE, NARRATOR)).toBe('−10 pre + −10 pre return');
+    const kept = then(it, cueCells(it, [{ source: VOICE, cue: NARRATOR, text: 'direct' }]).edits);
+    expect(cellAt(kept, VOICE, NARRATOR)).toBe('−10 pre');
     const late = then(it, enter(it, '-8 pre return').edits);
     expect(cellAt(late, VOICE, NARRATOR)).toBe('−8 pre return');
     const early = then(late, enter(late, 'direct').edits);

@@ -1,8 +1,8 @@
 import type { CuePlace } from '@ft/core/actions/cues/cuePlace';
-import { heardBy } from '@ft/core/actions/cues/heardBy';
+import { heardBy } from '@ft/core/actions/cues/setUp/heardBy';
 import { removedCue } from '@ft/core/actions/cues/removedCue';
-import type { CueWish } from '@ft/core/actions/cues/setUpCue';
-import { setUpCue } from '@ft/core/actions/cues/setUpCue';
+import type { CueWish } from '@ft/core/actions/cues/setUp/setUpCue';
+import { setUpCue } from '@ft/core/actions/cues/setUp/setUpCue';
 import { applyChange, invertChange } from '@ft/core/edits/change';
 import { writeBundle } from '@ft/core/formats/bundle';
 import type { CueId, DeviceId } from '@ft/core/rig/ids';

@@ -5,12 +5,12 @@ import { clickInCues } from './clickInCues';
 import { copiedCue } from './copiedCue';
 import type { CuePlace } from './cuePlace';
 import { headphonesOnly } from './headphonesOnly';
-import { heardBy } from './heardBy';
+import { heardBy } from './setUp/heardBy';
 import type { MoreMeWish } from './moreMe';
 import { moreMe } from './moreMe';
 import { roomMixToCue } from './roomMixToCue';
-import type { CueWish } from './setUpCue';
-import { setUpCue } from './setUpCue';
+import type { CueWish } from './setUp/setUpCue';
+import { setUpCue } from './setUp/setUpCue';
 import { unwornMuted, volumesAtStart, volumesToZero } from './volumes';
 
 /** What is done with cues in one step: looked at as a plan first, then made as one change. */

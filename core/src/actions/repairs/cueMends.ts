@@ -117,3 +117,13 @@ export function talkToCue(
   const entry = { source: 'bus:talk', cue: cue.id, text: 'on' };
   return single(`Assign talkback to ${cue.name}`, cueCells(bench, [entry]).edits);
 }
+
+/** Of a source that is heard twice only the way before the recorder. */
+export function onlyDirect(bench: Bench, _figures: unknown, finding: Finding): readonly Repair[] {
+  const cue = cueIn(bench, finding);
+  const source = `line:${refOf(finding, 'thread') ?? ''}`;
+  const plan = cue && cueCells(bench, [{ source, cue: cue.id, text: 'direct' }]);
+  return cue === undefined || plan === undefined || plan.refused.length > 0
+    ? []
+    : single(`Keep it before the recorder in ${cue.name}`, plan.edits);
+}

@@ -10,7 +10,7 @@ import { planOf } from '../../views/plan';
 import type { ScenePlace } from '../../session/scenePlace';
 import { findScene } from '../../session/scenePlace';
 import { gainTo, overMax, powerTo, referenceTo } from './knobMends';
-import { cueDown, cuePre, quietUnworn, talkToCue } from './cueMends';
+import { cueDown, cuePre, onlyDirect, quietUnworn, talkToCue } from './cueMends';
 import { combOfInserts, turnPolarity } from './parallelPathMends';
 import type { Figures, Mend, Repair } from './repair';
 import { refOf } from './repair';
@@ -41,6 +41,7 @@ const MENDS: Readonly<Partial<Record<RuleId, Mend>>> = {
   'insert-uncompensated': insertDelay,
   'parallel-comb': combOfInserts,
   'cue-post-fader': cuePre,
+  'cue-heard-twice': onlyDirect,
   'open-headphones': quietUnworn,
   'no-talkback': talkToCue,
 };

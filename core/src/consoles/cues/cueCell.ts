@@ -64,7 +64,8 @@ export function readCueCell(
   const others = sends.filter((each) => each !== at && each.send.isOn);
   const ends = named !== undefined || isEnd ? others.map((each) => ({ at: each, text: 'off' })) : [];
   const bare = text.replace(COMES, '').trim();
-  // The source moves from one tap to the other and keeps its level.
-  const kept = others[0] === undefined ? '' : sendText(others[0], column, scene);
+  // A source that moves from one tap to the other keeps its level; one that is there already, its own.
+  const heard = at.send.isOn ? at : others[0];
+  const kept = heard === undefined ? '' : sendText(heard, column, scene);
   return value([...ends, { at, text: isEnd ? 'off' : bare === '' ? kept : bare }]);
 }

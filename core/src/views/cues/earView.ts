@@ -14,6 +14,8 @@ export type FollowsDesk = 'fader and mute' | 'mute' | 'nothing';
 
 /** One source as an ear has it. */
 export interface HeardView {
+  /** Its place among everything that sounds: the sides of a wide track have one name. */
+  readonly index: number;
   readonly name: string;
   readonly levelDbSpl?: number;
   readonly delayMs: number;
@@ -112,7 +114,7 @@ function heardView(
 ): HeardView {
   const follow = follows.get(keyOf(heard.source));
   return {
-    ...{ name: names[heard.index] ?? '', delayMs: heard.delayMs },
+    ...{ index: heard.index, name: names[heard.index] ?? '', delayMs: heard.delayMs },
     ...{ isOwn: heard.isOwn, isClick: heard.isClick },
     ...(heard.levelDbSpl !== undefined && { levelDbSpl: heard.levelDbSpl }),
     ...(follow !== undefined && { follows: follow }),

@@ -49,9 +49,7 @@ export class CopyCuePanel {
     source: this.first,
     computation: (first) => first,
   });
-  protected readonly choices = computed(() =>
-    this.sheet().cues.map(({ id, name }) => ({ value: id, name })),
-  );
+  protected readonly choices = computed(() => this.sheet().cues.map(({ id, name }) => ({ value: id, name })));
   protected readonly others = computed(() => this.sheet().cues.filter(({ id }) => id !== this.chosen()));
   private readonly name = computed(
     () => this.sheet().cues.find(({ id }) => id === this.chosen())?.name ?? '',

@@ -1,11 +1,10 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
 import type { CueEntry } from '@ft/core/actions/cues/cueCells';
 import type { CueDeed } from '@ft/core/actions/cues/cueDeed';
 import { markedClick } from '@ft/core/actions/cues/markedClick';
 import type { CueId } from '@ft/core/rig/ids';
-import type { CueSheetView } from '@ft/core/views/cues/cueSheetView';
 import { Changes } from '../../state/changes';
 import { cellsLabel, enterCells } from '../../state/enter-cells';
 import { studioFeature } from '../../state/studio.feature';
@@ -28,7 +27,6 @@ const nameOf = (row: CueRow): string => (row.kind === 'status' ? 'status' : row.
 export class CueEdits implements SheetEdits<CueRow> {
   private readonly changes = inject(Changes);
   private readonly found = inject(Store).selectSignal(studioFeature.selectFound);
-  readonly sheet = signal<CueSheetView | undefined>(undefined);
 
   async enter(entries: readonly Entry[], way: SheetWay): Promise<readonly SheetRefusal<CueRow>[]> {
     const [first] = entries;

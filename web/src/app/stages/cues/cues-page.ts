@@ -1,15 +1,6 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { ThreadStatus } from '@ft/core/checks/threadStatus';
-import type { CueId } from '@ft/core/rig/ids';
 import { worstStatus } from '@ft/core/views/cues/worstStatus';
 import type { EarView } from '@ft/core/views/cues/earView';
 import { PartPage } from '../../shell/part';
@@ -122,9 +113,6 @@ export class CuesPage {
   });
 
   constructor() {
-    effect(() => {
-      this.edits.sheet.set(this.sheet());
-    });
     this.earEdits.look = (ear) => {
       this.reachEar(ear);
       this.panel.set('heard');
@@ -155,7 +143,7 @@ export class CuesPage {
 
   protected reachEar(ear: EarView): void {
     this.reachedEar.set(this.earId(ear));
-    this.column.set(ear.cue satisfies CueId);
+    this.column.set(ear.cue);
     this.store.dispatch(PlanActions.select({ ref: { kind: 'device', id: ear.headphones }, quietly: true }));
   }
 }

@@ -82,7 +82,7 @@ export class HeardPanel {
   readonly closed = output();
   protected readonly columns = COLUMNS;
   protected readonly readOnly: SheetEdits<HeardView> = { enter: () => [] };
-  protected readonly rowId = ({ name }: HeardView): string => name;
+  protected readonly rowId = ({ index }: HeardView): string => `heard:${String(index)}`;
   protected readonly title = computed(() => {
     const { performerName, name, isLying } = this.ear();
     return performerName === '' || isLying ? `${name}: what they play` : `What ${performerName} hears`;

@@ -1,12 +1,12 @@
-import { earInputs } from '../../cues/earInputs';
-import { earSides } from '../../cues/earSides';
-import type { CarrierOutput } from '../../consoles/cues/carrierOutputs';
-import { reach } from '../../graph/reach';
-import type { CueId, DeviceId, LaneId, ThreadId } from '../../rig/ids';
-import { idFromName } from '../../rig/ids';
-import type { WorkedScene } from '../../scene/workedScene';
-import type { Thread } from '../../session/sessionSchema';
-import { threadSchema } from '../../session/sessionSchema';
+import { earInputs } from '../../../cues/earInputs';
+import { earSides } from '../../../cues/earSides';
+import type { CarrierOutput } from '../../../consoles/cues/carrierOutputs';
+import { reach } from '../../../graph/reach';
+import type { CueId, DeviceId, LaneId, ThreadId } from '../../../rig/ids';
+import { idFromName } from '../../../rig/ids';
+import type { WorkedScene } from '../../../scene/workedScene';
+import type { Thread } from '../../../session/sessionSchema';
+import { threadSchema } from '../../../session/sessionSchema';
 
 const SIDES = ['left', 'right'] as const;
 

@@ -1,12 +1,12 @@
-import type { ReadyCell } from '../../consoles/ready/readyLine';
-import type { Edit } from '../../edits/make';
-import type { DeviceId } from '../../rig/ids';
-import type { ChannelChange, ChannelPlan, ChannelRefusal } from '../consoles/channelPlan';
-import { plannedCells } from '../consoles/plannedCells';
-import { settingSet } from '../patchEdits';
+import type { ReadyCell } from '../../../consoles/ready/readyLine';
+import type { Edit } from '../../../edits/make';
+import type { DeviceId } from '../../../rig/ids';
+import type { ChannelChange, ChannelPlan, ChannelRefusal } from '../../consoles/channelPlan';
+import { plannedCells } from '../../consoles/plannedCells';
+import { settingSet } from '../../patchEdits';
 import type { BoxKnobs } from './boxKnobs';
-import type { CuePlace } from './cuePlace';
-import { cuePlaceAfter } from './cuePlace';
+import type { CuePlace } from '../cuePlace';
+import { cuePlaceAfter } from '../cuePlace';
 
 /** Steps made one after the other, each in the place the ones before it leave. */
 export class SettingUp {

@@ -1,14 +1,14 @@
-import { earInputs } from '../../cues/earInputs';
-import { earSides } from '../../cues/earSides';
-import { volumeOf } from '../../cues/volume';
-import { START } from '../../consoles/ready/readyLine';
-import { edgesInto } from '../../graph/walk';
-import { knobReader, settingsOf } from '../../rig/buildDevice';
-import type { DeviceId } from '../../rig/ids';
-import { deviceIdIn } from '../../rig/ids';
-import type { SettingKey, SettingValue } from '../../rig/settings';
-import { settingKeyOf } from '../../rig/settings';
-import type { WorkedScene } from '../../scene/workedScene';
+import { earInputs } from '../../../cues/earInputs';
+import { earSides } from '../../../cues/earSides';
+import { volumeOf } from '../../../cues/volume';
+import { START } from '../../../consoles/ready/readyLine';
+import { edgesInto } from '../../../graph/walk';
+import { knobReader, settingsOf } from '../../../rig/buildDevice';
+import type { DeviceId } from '../../../rig/ids';
+import { deviceIdIn } from '../../../rig/ids';
+import type { SettingKey, SettingValue } from '../../../rig/settings';
+import { settingKeyOf } from '../../../rig/settings';
+import type { WorkedScene } from '../../../scene/workedScene';
 import type { CueLeg } from './cueLines';
 
 /** Knobs of boxes and amplifiers, and where each is to stand. */

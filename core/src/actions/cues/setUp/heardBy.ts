@@ -1,8 +1,8 @@
-import type { CueId, DeviceId } from '../../rig/ids';
-import type { ChannelPlan } from '../consoles/channelPlan';
+import type { CueId, DeviceId } from '../../../rig/ids';
+import type { ChannelPlan } from '../../consoles/channelPlan';
 import { volumesDown } from './boxKnobs';
-import { pairOnCue } from './cueHeadphones';
-import type { CuePlace } from './cuePlace';
+import { pairOnCue } from '../cueHeadphones';
+import type { CuePlace } from '../cuePlace';
 import { drivenOf, routeCue } from './routedCue';
 import { SettingUp } from './settingUp';
 

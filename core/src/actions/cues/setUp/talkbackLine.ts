@@ -1,10 +1,10 @@
-import { talkbackField } from '../../cues/talkbackField';
-import { arrivalsAt } from '../../levels/laneSum';
-import type { DeviceId, ThreadId } from '../../rig/ids';
-import { idFromName, laneIdOf } from '../../rig/ids';
-import type { WorkedScene } from '../../scene/workedScene';
-import type { Thread } from '../../session/sessionSchema';
-import { threadSchema } from '../../session/sessionSchema';
+import { talkbackField } from '../../../cues/talkbackField';
+import { arrivalsAt } from '../../../levels/laneSum';
+import type { DeviceId, ThreadId } from '../../../rig/ids';
+import { idFromName, laneIdOf } from '../../../rig/ids';
+import type { WorkedScene } from '../../../scene/workedScene';
+import type { Thread } from '../../../session/sessionSchema';
+import { threadSchema } from '../../../session/sessionSchema';
 
 /** The line from a talkback microphone to a console; undefined where one is there, or there is nothing to join. */
 export function talkbackLine(context: WorkedScene, console: DeviceId): Thread | undefined {
