@@ -6,6 +6,7 @@ import { repairPreviews, repairsFor } from '@ft/core/actions/repairs/repairs';
 import type { Repair } from '@ft/core/actions/repairs/repair';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { EXAMPLES } from '../checks/examples';
+import { cueStudio } from '../fixtures/cueStudio';
 import { contextOf, PLACE, studioOf } from '../fixtures/studioOf';
 
 const ruleOf = (id: RuleId) => RULES.find((rule) => rule.id === id)!;
@@ -60,6 +61,48 @@ it('a higher reference is offered beside a lower gain', () => {
     'Turn Preamp 1 to +52.0 dB',
     'Set Converter in 1 to +19.0 dBu',
   ]);
+});
+
+it('a volume over its dose goes down on each side from where it stands, and none goes up', () => {
+  const { trips } = EXAMPLES['hearing-dose'];
+  const studio = studioOf({
+    ...trips,
+    devices: trips.devices!.map((device) =>
+      device.id === 'cue' ? { id: 'cue', name: 'Box', type: 'headphoneJunction', params: {} } : device,
+    ),
+    wires: [
+      ...trips.wires!.filter(([, to]) => !to.startsWith('cue/') && !to.startsWith('phones/')),
+      ['converter/line-out-1/1', 'cue/in/1'],
+      ['converter/line-out-1/1', 'cue/in/2'],
+      ['cue/phones-1/1', 'phones/in/1'],
+      ['cue/phones-1/2', 'phones/in/2'],
+    ],
+    settings: { 'cue/leftDb/1': -4, 'cue/rightDb/1': -20 },
+  });
+  const context = contextOf(studio);
+  const [finding] = ruleOf('hearing-dose').run(context);
+  const [repair] = repairsFor(studio, PLACE, context, finding!);
+  const changed = applyChange(studio, repair!.edits);
+  const settings = changed.ok ? changed.value.sessions[0]!.scenes[0]!.settings : {};
+  const by = Number(/down (\d+) dB/.exec(repair!.label)![1]);
+  expect(settings).toMatchObject({ 'cue/leftDb/1': -4 - by, 'cue/rightDb/1': -20 - by });
+});
+
+describe('sends of a cue are not offered before the fader where more than the fader is between:', () => {
+  const TAKE = 'Take Narrator before the fader';
+  it.each<[string, Record<string, boolean | number>, readonly string[]]>([
+    ['a fader alone', {}, [TAKE]],
+    ['a mute', { 'console/mute/1': true }, []],
+    ['a VCA', { 'console/vca/1': 1 }, []],
+  ])('%s', (_, settings, labels) => {
+    const studio = studioOf(cueStudio({ settings: { 'console/cue/1': 2, ...settings } }));
+    const context = contextOf(studio);
+    const found = ruleOf('cue-post-fader').run(context);
+    expect(found).not.toEqual([]);
+    expect(
+      found.flatMap((each) => repairsFor(studio, PLACE, context, each)).map(({ label }) => label),
+    ).toEqual(labels);
+  });
 });
 
 it('a device nobody has told follows the master it hears', () => {

@@ -1,6 +1,9 @@
 import type { CarrierSend } from '../../cues/carrierSends';
 import { carrierSends } from '../../cues/carrierSends';
+import type { Volume } from '../../cues/volume';
 import { volumeOf } from '../../cues/volume';
+import type { Edit } from '../../edits/make';
+import type { ChannelCell } from '../../rig/sheets/channelSheet';
 import type { Finding } from '../../checks/finding';
 import { settingKeyOf } from '../../rig/settings';
 import type { DeviceId } from '../../rig/ids';
@@ -16,31 +19,33 @@ import { refOf, single, turned } from './repair';
 
 const toTenth = (db: number): number => Math.round(db * 10) / 10;
 
-/** Turns the volume of a pair to somewhere, both sides alike. */
-function volumeTo(bench: Bench, id: DeviceId, to: (nowDb: number) => number, label: (db: number) => string) {
-  const volume = volumeOf(bench.context, id);
-  if (volume === undefined) return [];
-  const value = toTenth(to(Math.max(...volume.sides.map(({ valueDb }) => valueDb))));
-  if (value < volume.min) return [];
-  const keys = new Set(
-    volume.sides.map(({ knob }) => settingKeyOf(volume.device.id, knob.setting, knob.channel)),
+/**
+ * Turns the volume of a pair, each side from where it stands and no further than its bottom; nothing where the knob of
+ * the louder side does not reach so far.
+ */
+function volumeTurned(bench: Bench, volume: Volume, to: (nowDb: number) => number): readonly Edit[] {
+  const { device, min, sides } = volume;
+  if (to(Math.max(...sides.map(({ valueDb }) => valueDb))) < min) return [];
+  const wanted = new Map(
+    sides.map(({ knob, valueDb }) => [
+      settingKeyOf(device.id, knob.setting, knob.channel),
+      Math.max(min, toTenth(to(valueDb))),
+    ]),
   );
-  return single(
-    label(value),
-    [...keys].map((key) => turned(bench, key, value)),
-  );
+  return [...wanted].map(([key, db]) => turned(bench, key, db));
 }
 
-/** The level knob of what drives a pair of headphones. */
+/** The volume of a pair down by what its dose is over, each side as much. */
 export function cueDown(bench: Bench, figures: Figures<'hearing-dose'>, finding: Finding): readonly Repair[] {
-  const id = refOf(finding, 'device') as DeviceId;
+  const volume = volumeOf(bench.context, refOf(finding, 'device') as DeviceId);
+  if (volume === undefined) return [];
   const byDb = Math.ceil(overDoseDb(figures.dose, figures.table));
-  const box = volumeOf(bench.context, id)?.device.name ?? '';
-  return volumeTo(
-    bench,
-    id,
-    (now) => now - byDb,
-    (db) => `Turn ${box} down ${String(byDb)} dB, to ${formatGain(db)} dB`,
+  const sides = [
+    ...new Set(volume.sides.map(({ valueDb }) => formatGain(Math.max(volume.min, valueDb - byDb)))),
+  ];
+  return single(
+    `Turn ${volume.device.name} down ${String(byDb)} dB, to ${sides.join(' and ')} dB`,
+    volumeTurned(bench, volume, (now) => now - byDb),
   );
 }
 
@@ -54,22 +59,27 @@ export function quietUnworn(
   const volume = volumeOf(bench.context, id);
   const name = bench.context.devices.get(id)?.name ?? id;
   if (!isLying || volume === undefined) return [];
-  return volumeTo(
-    bench,
-    id,
-    () => volume.min,
-    () => `Turn ${name} down`,
+  return single(
+    `Turn ${name} down`,
+    volumeTurned(bench, volume, () => volume.min),
   );
 }
 
 const cueIn = ({ context }: Bench, finding: Finding): Cue | undefined =>
   context.session.cues.find(({ id }) => id === refOf(finding, 'cue'));
 
-/** What the fader of a send adds, which it keeps when it leaves before it. */
-function faderDb({ context }: Bench, send: CarrierSend): number {
-  if (send.kind === 'track') return send.track.faderDb;
-  const { fader } = send.row.cells;
-  return fader?.kind === 'knob' ? Number(deskKnobs(send.device, context.scene).value(fader.knob)) : 0;
+/**
+ * What a fader does to the send behind it. Undefined where more than the fader stands between: a muted channel would
+ * sound all at once, and a VCA moves what was worked out.
+ */
+function faderDb({ context }: Bench, send: CarrierSend): number | undefined {
+  if (send.kind === 'track')
+    return send.track.muted || send.track.vca !== undefined ? undefined : send.track.faderDb;
+  const knobs = deskKnobs(send.device, context.scene);
+  const at = (cell: ChannelCell | undefined) => (cell?.kind === 'knob' ? knobs.value(cell.knob) : undefined);
+  const { fader, mute, vca } = send.row.cells;
+  const isMore = at(mute) === true || Number(at(vca) ?? 0) > 0;
+  return isMore ? undefined : Number(at(fader) ?? 0);
 }
 
 /** Sends before the fader, each at the level it has now behind it: nothing changes in the headphones. */
@@ -81,14 +91,16 @@ export function cuePre(
   const cue = cueIn(bench, finding);
   if (cue === undefined || !canBePre) return [];
   const column = cueMatrix(bench.context).columns.find((each) => each.cue.id === cue.id);
-  const entries = [...(column?.sends ?? [])].flatMap(([source, sends]) =>
-    sends
-      .filter(({ send }) => send.isOn && send.tap === 'post')
-      .map(({ send }): CueEntry => {
-        const level = toTenth(send.levelDb + faderDb(bench, send));
-        return { source, cue: cue.id, text: `${formatNumber(level)} pre${panOf(bench, send)}` };
-      }),
+  const post = [...(column?.sends ?? [])].flatMap(([source, sends]) =>
+    sends.flatMap(({ send }) => (send.isOn && send.tap === 'post' ? [{ source, send }] : [])),
   );
+  const entries = post.flatMap(({ source, send }): readonly CueEntry[] => {
+    const db = faderDb(bench, send);
+    if (db === undefined) return [];
+    const text = `${formatNumber(toTenth(send.levelDb + db))} pre${panOf(bench, send)}`;
+    return [{ source, cue: cue.id, text }];
+  });
+  if (entries.length < post.length) return [];
   const plan = cueCells(bench, entries);
   return plan.refused.length > 0 ? [] : single(`Take ${cue.name} before the fader`, plan.edits);
 }
