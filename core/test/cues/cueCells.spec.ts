@@ -113,6 +113,29 @@ describe('a cue on outputs of the host', () => {
     expect(edits).toEqual([]);
     expect(refused[0]!.sentence).toMatch(/24 dB/);
   });
+
+  it('refuses one send more than a track has, and keeps the rest of what was typed', () => {
+    const full = track('harp', {
+      sends: Array.from({ length: 10 }, (_, i) => ({
+        ...{ destination: { to: 'host' as const, first: i < 2 ? i + 1 : i + 3 } },
+        ...{ preFader: true, levelDb: 0, pan: 0 },
+      })),
+    });
+    const it = cuesAt(
+      cueStudio({
+        devices: [{ id: 'daw', name: 'DAW', type: 'dawHost', params: { inputs: 16, outputs: 16 } }],
+        session: { ...onHost.session, tracks: [full, track('drum', { number: 2, width: 2 })] as never },
+      }),
+    );
+    const plan = cueCells(
+      it,
+      ['track:harp', 'track:drum'].map((source) => ({ source, cue: NARRATOR, text: '-6 pre' })),
+    );
+    expect(plan.refused.map(({ sentence }) => sentence)).toEqual([
+      'HARP has 10 sends already. End one of them first.',
+    ]);
+    expect(cellAt(then(it, plan.edits), 'track:drum', NARRATOR)).toBe('−6 pre');
+  });
 });
 
 /** A text somebody could type for a send. */

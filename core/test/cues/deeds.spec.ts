@@ -223,6 +223,26 @@ describe('volumes', () => {
     }
   });
 
+  it('that are too loud even all the way down are told, and left there', () => {
+    const { devices = [], ...parts } = cueStudio();
+    const loud: Readonly<Record<string, Record<string, unknown>>> = {
+      phones: { sensitivityDbPerMw: 140 },
+      amp: { outputs: 2, gainDb: 60 },
+    };
+    const it = cuesAt({
+      ...parts,
+      devices: devices.map((device) => ({ ...device, params: loud[device.id] ?? device.params })),
+    });
+    const plan = cueDeed(it, { does: 'volumes-at-start' });
+    expect(plan.refused.map(({ row, sentence }) => [row, sentence])).toEqual([
+      [
+        'Phones',
+        expect.stringMatching(/^Even all the way down they have [\d.]+ of 75 dB SPL. Keep them off heads/),
+      ],
+    ]);
+    expect(sheetAt(then(it, plan.edits)).ears[0]!.volume!.isDown).toBe(true);
+  });
+
   it('of ears without a known level are left down, and told', () => {
     const it = cuesAt(
       cueStudio({ threads: [{ from: 'mic/out/1', to: 'console/mic-1/1', purpose: 'feed' }] }),

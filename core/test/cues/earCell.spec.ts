@@ -4,6 +4,7 @@ import type { CueId, DeviceId } from '@ft/core/rig/ids';
 import type { EarView } from '@ft/core/views/cues/earView';
 import { cuesAt, sheetAt, then } from '../fixtures/cuePlace';
 import { CUE_EXAMPLES } from '../checks/examples/cues';
+import { CUE, cueStudio } from '../fixtures/cueStudio';
 
 const it0 = cuesAt(CUE_EXAMPLES['open-headphones'].trips);
 
@@ -18,6 +19,24 @@ describe('a cell of the list of ears', () => {
   it('turns the volume at the box; emptied, it goes down', () => {
     expect(after('spare', 'volume', '-12').volume).toMatchObject({ valueDb: [-12, -12], isDown: false });
     expect(after('spare', 'volume', '').volume).toMatchObject({ isDown: true });
+  });
+
+  it('turns left and right apart where the box has a knob for each', () => {
+    const box = cuesAt(
+      cueStudio({
+        devices: [
+          { id: 'box', type: 'headphoneJunction', params: {} },
+          { id: 'second', type: 'headphones', params: {} },
+        ],
+        wires: [1, 2].flatMap((side) => [
+          [`amp/phones-2/${String(side)}`, `box/in/${String(side)}`] as const,
+          [`box/phones-1/${String(side)}`, `second/in/${String(side)}`] as const,
+        ]),
+        session: { cues: [{ ...CUE, headphones: [{ id: 'second' }] }] },
+      }),
+    );
+    expect(after('second', 'volume', '-20 / -22', box).volume!.valueDb).toEqual([-20, -22]);
+    expect(after('second', 'volume', '-18', box).volume!.valueDb).toEqual([-18, -18]);
   });
 
   it('says who wears a pair, and that nobody does', () => {
@@ -50,12 +69,13 @@ describe('a cell of the list of ears', () => {
 
   it('takes hours and the distance of the ears', () => {
     expect(after('phones', 'hours', '6').hours).toBe(6);
-    const [session] = then(it0, enter('phones', 'earDistance', '0.4').edits).studio.sessions;
-    expect(session!.performers[0]!.earDistanceM).toBe(0.4);
+    expect(after('phones', 'earDistance', '0.4').earDistanceM).toBe(0.4);
   });
 
   it.each<[string, EarField, string, RegExp]>([
     ['spare', 'volume', '+40', /−80|-80|0/],
+    ['spare', 'volume', '-20 / -22', /One knob turns both sides/],
+    ['spare', 'volume', '-20 / -22 / -24', /left \/ right/],
     ['spare', 'who', 'Nobody Known', /Take a name of the input list/],
     ['spare', 'worn', 'on', /Say who does first/],
     ['spare', 'hours', '4', /Say who does first/],

@@ -8,6 +8,7 @@ import { writeBundle } from '@ft/core/formats/bundle';
 import type { CueId, DeviceId } from '@ft/core/rig/ids';
 import { integrityProblems } from '@ft/core/session/integrity';
 import { problemLine } from '@ft/core/words/problemWording';
+import { track } from '../checks/examples/example';
 import { companyCall, cellAt, cuesAt, sheetAt, then } from '../fixtures/cuePlace';
 import { CUE, cueStudio } from '../fixtures/cueStudio';
 import type { Parts } from '../fixtures/studioOf';
@@ -152,6 +153,44 @@ describe('a cue that cannot be', () => {
     expect(refused[0]!.sentence).toBe(
       'Nothing leads from Split console aux out 5 to Cue box 3 link in 1 without passing a preamp or an effect. Wire the box to where a cord reaches it in Rig, or choose another carrier.',
     );
+  });
+});
+
+describe('a cue on outputs of the host', () => {
+  it('has the sends of tracks on, and leaves groups off: their tracks would be heard twice', () => {
+    const it = cuesAt(
+      cueStudio({
+        devices: [
+          { id: 'converter', type: 'converter', params: { adcs: 4, dacs: 4 } },
+          { id: 'daw', name: 'DAW', type: 'dawHost', params: { inputs: 4, outputs: 4 } },
+          { id: 'box', type: 'cueAmp', params: { outputs: 1 } },
+          { id: 'second', type: 'headphones', params: {} },
+        ],
+        wires: [
+          ...[3, 4].map((n) => [`daw/stream-out/${String(n)}`, `converter/host-in/${String(n)}`] as const),
+          ['converter/line-out-1/3', 'box/in-left/1'],
+          ['converter/line-out-1/4', 'box/in-right/1'],
+          ...[1, 2].map((n) => [`box/phones-1/${String(n)}`, `second/in/${String(n)}`] as const),
+        ],
+        session: {
+          host: 'daw',
+          tracks: [track('harp'), track('strings', { number: 2, kind: 'group' })] as never,
+        },
+      }),
+    );
+    const set = setUpCue(
+      it,
+      wish({
+        ...{ name: 'Player', withTalkback: false, headphones: ['second' as DeviceId] },
+        carrier: { on: 'host', first: 3, width: 2 },
+      }),
+    );
+    expect(set.refused).toEqual([]);
+    const there = then(it, set.edits);
+    expect(['track:harp', 'track:strings'].map((key) => cellAt(there, key, 'player'))).toEqual([
+      '−10 pre',
+      'off',
+    ]);
   });
 });
 

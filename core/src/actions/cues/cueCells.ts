@@ -10,6 +10,7 @@ import { readCueCell } from '../../consoles/cues/cueCell';
 import { readTrackSend, trackSendText, withTrackSend } from '../../consoles/cues/trackSend';
 import type { CueId, DeviceId } from '../../rig/ids';
 import type { Send, Track } from '../../session/daw/trackSchema';
+import { MOST_SENDS } from '../../session/daw/trackSchema';
 import { cueSourceName } from '../../words/cueSourceNames';
 import type { ChannelChange, ChannelEntry, ChannelPlan, ChannelRefusal } from '../consoles/channelPlan';
 import { plannedCells } from '../consoles/plannedCells';
@@ -58,8 +59,14 @@ class CueWishes {
     const read = readTrackSend(text, send.track, send.send, carrier);
     if (!read.ok) this.refuse(at, name, column.cue.name, read.sentence);
     else {
-      const sends = this.tracks.get(send.track) ?? send.track.sends;
-      this.tracks.set(send.track, withTrackSend(sends, send.send, read.value));
+      const before = this.tracks.get(send.track) ?? send.track.sends;
+      const sends = withTrackSend(before, send.send, read.value);
+      if (sends.length > MOST_SENDS) {
+        const full = `${send.track.name} has ${String(MOST_SENDS)} sends already. End one of them first.`;
+        this.refuse(at, name, column.cue.name, full);
+        return;
+      }
+      this.tracks.set(send.track, sends);
       this.changes.push({
         row: name,
         column: column.cue.name,

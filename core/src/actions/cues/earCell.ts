@@ -11,7 +11,7 @@ import { performerSchema } from '../../session/performerSchema';
 import type { Performer } from '../../session/performerSchema';
 import { threadsIn } from '../../session/sessionSchema';
 import type { CellReading } from '../../text/cellReading';
-import { refuse, value } from '../../text/cellReading';
+import { all, parts, refuse, value } from '../../text/cellReading';
 import { readOnOff, readSetting } from '../../typed/settingText';
 import type { CellsEdits } from '../cellsEdits';
 import { fittedFigure } from '../fittedCell';
@@ -45,8 +45,8 @@ function withPair(
   change: Readonly<Record<string, unknown>>,
 ): CellReading<readonly Edit[]> {
   const changed: Readonly<Record<string, unknown>> = { ...pair, ...change };
-  const all = Object.entries(changed).filter(([, each]) => each !== undefined);
-  const fits = cueHeadphonesSchema.safeParse(Object.fromEntries(all));
+  const known = Object.entries(changed).filter(([, each]) => each !== undefined);
+  const fits = cueHeadphonesSchema.safeParse(Object.fromEntries(known));
   if (!fits.success) return refuse(`It does not fit: ${fits.error.issues[0]?.message ?? ''}.`);
   const headphones = cue.headphones.map((each) => (each === pair ? fits.data : each));
   const edit = editSet('cue', { session: it.place.session }, cue.id, {
@@ -111,15 +111,22 @@ function who({ it, pair, wearer }: Target, text: string): CellReading<readonly E
   ]);
 }
 
+/** One figure for both sides, or one for each: "-20 / -22". */
 function volume({ it, pair }: Target, text: string): CellReading<readonly Edit[]> {
   const found = volumeOf(it.context, pair.id);
   if (found === undefined) return refuse('Their box has no volume.');
-  const typed = text === '' ? value(found.min) : readSetting(found.spec, text);
+  const typed = all(parts(text, /\//).map((part) => readSetting(found.spec, part)));
   if (!typed.ok) return typed;
-  const keys = new Set(
-    found.sides.map(({ knob }) => settingKeyOf(found.device.id, knob.setting, knob.channel)),
+  const [left = found.min, right = left, more] = typed.value;
+  if (more !== undefined) return refuse('There are two sides: type one figure for both, or left / right.');
+  const wanted = new Map(
+    found.sides.map(({ knob }, i) => [
+      settingKeyOf(found.device.id, knob.setting, knob.channel),
+      i === 0 ? left : right,
+    ]),
   );
-  return value([...keys].map((key) => settingSet(it.place, it.context.scene, key, typed.value)));
+  if (left !== right && wanted.size === 1) return refuse('One knob turns both sides: type one figure.');
+  return value([...wanted].map(([key, db]) => settingSet(it.place, it.context.scene, key, db)));
 }
 
 /** The microphones that are open in the scene. */

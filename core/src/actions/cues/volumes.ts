@@ -1,6 +1,6 @@
-import { cuesIn } from '../../cues/cuesIn';
 import type { Ear } from '../../cues/ear';
 import { ears } from '../../cues/ear';
+import type { StartVolume } from '../../cues/startVolume';
 import { startVolume, START_AT_EAR_DB_SPL } from '../../cues/startVolume';
 import { volumeOf } from '../../cues/volume';
 import type { CueId } from '../../rig/ids';
@@ -15,6 +15,9 @@ interface Wanted {
   readonly ear: Ear;
   readonly valueDb: number;
 }
+
+/** A knob is set to its tenth. */
+const NEAR_DB = 0.05;
 
 const dbText = (db: number): string => `${formatNumber(db)} dB`;
 
@@ -43,48 +46,51 @@ function turnedTo({ place, context }: CuePlace, wanted: readonly Wanted[]): Chan
 const earsOf = ({ context }: CuePlace, cues: readonly CueId[] | undefined): readonly Ear[] =>
   ears(context).filter(({ cue }) => cue !== undefined && (cues === undefined || cues.includes(cue.id)));
 
-/** Volumes of everybody on some cues, or all, down to the bottom. */
-export const volumesToZero = (it: CuePlace, cues?: readonly CueId[]): ChannelPlan =>
+/** The volumes of some ears down to the bottom. */
+const down = (it: CuePlace, some: readonly Ear[]): ChannelPlan =>
   turnedTo(
     it,
-    earsOf(it, cues).flatMap((ear) => {
+    some.flatMap((ear) => {
       const volume = volumeOf(it.context, ear.headphones.id);
       return volume === undefined ? [] : [{ ear, valueDb: volume.min }];
     }),
   );
 
+/** Volumes of everybody on some cues, or all, down to the bottom. */
+export const volumesToZero = (it: CuePlace, cues?: readonly CueId[]): ChannelPlan =>
+  down(it, earsOf(it, cues));
+
 /** Volumes of the pairs that nobody wears down to the bottom. */
-export function unwornMuted(it: CuePlace): ChannelPlan {
-  const lying = earsOf(
+export const unwornMuted = (it: CuePlace): ChannelPlan =>
+  down(
     it,
-    cuesIn(it.context.session, it.context.scene).map(({ id }) => id),
-  ).filter((ear) => ear.isLying);
-  return turnedTo(
-    it,
-    lying.flatMap((ear) => {
-      const volume = volumeOf(it.context, ear.headphones.id);
-      return volume === undefined ? [] : [{ ear, valueDb: volume.min }];
-    }),
+    earsOf(it, undefined).filter((ear) => ear.isLying),
   );
+
+/** What is to be told of a pair that does not come to its start; undefined where it does. */
+function offStart(start: StartVolume | undefined): string | undefined {
+  if (start === undefined)
+    return 'Nothing of known level reaches them, or their box has no volume. Give the lines a sound level, or turn it up by ear.';
+  const { wantedDb, volume, dbSpl } = start;
+  const figures = `${dbSpl.toFixed(1)} of ${String(START_AT_EAR_DB_SPL)} dB SPL`;
+  if (wantedDb > volume.max + NEAR_DB)
+    return `Even all the way up they reach ${figures}. Raise the amplifier or the sends.`;
+  if (wantedDb < volume.min - NEAR_DB)
+    return `Even all the way down they have ${figures}. Keep them off heads, and turn the amplifier or the sends down.`;
+  return undefined;
 }
 
 /** The first sound: volumes of the pairs that are worn to where the ear has 75 dB SPL. */
 export function volumesAtStart(it: CuePlace, cues?: readonly CueId[]): ChannelPlan {
-  const refused: ChannelRefusal[] = [];
-  const wanted = earsOf(it, cues)
+  const worn = earsOf(it, cues)
     .filter((ear) => !ear.isLying)
-    .flatMap((ear): readonly Wanted[] => {
-      const start = startVolume(it.context, ear);
-      if (start === undefined || start.wantedDb > start.volume.max + 0.05) {
-        refused.push({
-          ...{ at: refused.length, row: ear.headphones.name, column: 'volume' },
-          sentence:
-            start === undefined
-              ? 'Nothing of known level reaches them, or their box has no volume. Give the lines a sound level, or turn it up by ear.'
-              : `Even all the way up they reach ${start.dbSpl.toFixed(1)} of ${String(START_AT_EAR_DB_SPL)} dB SPL. Raise the amplifier or the sends.`,
-        });
-      }
-      return start === undefined ? [] : [{ ear, valueDb: start.valueDb }];
-    });
+    .map((ear) => ({ ear, start: startVolume(it.context, ear) }));
+  const refused = worn.flatMap(({ ear, start }, at): readonly ChannelRefusal[] => {
+    const sentence = offStart(start);
+    return sentence === undefined ? [] : [{ at, row: ear.headphones.name, column: 'volume', sentence }];
+  });
+  const wanted = worn.flatMap(({ ear, start }) =>
+    start === undefined ? [] : [{ ear, valueDb: start.valueDb }],
+  );
   return { ...turnedTo(it, wanted), refused };
 }

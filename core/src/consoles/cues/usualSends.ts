@@ -29,10 +29,13 @@ function usualText(column: CueColumn, key: string, side: Side): string {
 
 /**
  * Lines of the scene, and tracks that are no take of a line. What was played in another scene is asked for by hand, and
- * so is the click: not everybody wants it.
+ * so is the click: not everybody wants it. A group beside its tracks would be heard twice.
  */
 function isPlayed({ session, scene }: WorkedScene, source: CueSource): boolean {
-  if (source.kind === 'track') return session.tracks.find(({ id }) => id === source.track)?.click !== true;
+  if (source.kind === 'track') {
+    const track = session.tracks.find(({ id }) => id === source.track);
+    return (track?.kind === 'audio' || track?.kind === 'instrument') && track.click !== true;
+  }
   return (
     source.kind !== 'line' ||
     session.threads.some(

@@ -65,20 +65,28 @@ export interface EarView {
   /** Own sound over the rest, dB. */
   readonly ownOverRestDb?: number;
   readonly ownDelayMs?: number;
-  readonly limitMs?: number;
+  readonly isLate: boolean;
+  /** Of the wearer’s ears from what they play, where it was said. */
+  readonly earDistanceM?: number;
   readonly clickDbSpl?: number;
   readonly talkbackDbSpl?: number;
   /** Talkback over the rest, dB. */
   readonly talkbackOverDb?: number;
+  /** So far over the rest that it should be turned down before somebody presses the key. */
+  readonly isTalkbackLoud: boolean;
   readonly acousticDbSpl?: number;
   readonly atEarDbSpl?: number;
   readonly hours?: number;
   readonly allowedHours?: number;
   readonly dose?: number;
+  readonly isOverDose: boolean;
   readonly unknown: number;
   readonly heard: readonly HeardView[];
   readonly spill?: SpillView;
 }
+
+/** Talkback so far over everything else startles. Common practice, no source. */
+const LOUD_TALKBACK_DB = 6;
 
 /** How each source follows the desk, by its send in the cue. */
 function followsOf(matrix: CueMatrix, cue: CueId): ReadonlyMap<string, FollowsDesk> {
@@ -160,6 +168,12 @@ const figures = <F extends Readonly<Record<string, number | undefined>>>(
 const louderFirst = (a: HeardView, b: HeardView): number =>
   (b.levelDbSpl ?? -Infinity) - (a.levelDbSpl ?? -Infinity);
 
+/** How late they hear themself, the latest way. */
+function ownDelayOf({ heard }: Ear): number | undefined {
+  const own = heard.filter(({ isOwn }) => isOwn).map(({ delayMs }) => delayMs);
+  return own.length === 0 ? undefined : Math.max(...own);
+}
+
 /** An ear in the words of a reader. @param names of everything that sounds. */
 export function earView(
   context: WorkedScene,
@@ -170,22 +184,25 @@ export function earView(
   const { cue, headphones, performer } = ear;
   if (cue === undefined) return undefined;
   const follows = followsOf(matrix, cue.id);
-  const own = ear.heard.filter(({ isOwn }) => isOwn).map(({ delayMs }) => delayMs);
+  const ownDelayMs = ownDelayOf(ear);
+  const talkbackOverDb = over(ear.talkbackDbSpl, ear.sumDbSpl);
   const [volume, spill] = [volumeView(context, ear), spillView(context, ear)];
   return {
     ...{ cue: cue.id, cueName: cue.name, headphones: headphones.id, name: headphones.name },
     kind: `${formatOhm(Number(headphones.params['impedanceOhm']))}, ${buildOf(headphones)}`,
     ...(performer !== undefined && { performer: performer.id }),
     performerName: performer?.name ?? '',
-    ...{ isLying: ear.isLying, unknown: ear.unknown },
+    ...{ isLying: ear.isLying, unknown: ear.unknown, isOverDose: (ear.dose ?? 0) > 1 },
+    isLate: (ownDelayMs ?? 0) > (performer?.cueLimitMs ?? Infinity),
+    isTalkbackLoud: (talkbackOverDb ?? 0) > LOUD_TALKBACK_DB,
     ...(volume !== undefined && { volume }),
     ...figures({
       ...{ sumDbSpl: ear.sumDbSpl, ownDbSpl: ear.ownDbSpl, clickDbSpl: ear.clickDbSpl },
       ownOverRestDb: over(ear.ownDbSpl, ear.restDbSpl),
-      ownDelayMs: own.length === 0 ? undefined : Math.max(...own),
-      limitMs: performer?.cueLimitMs,
+      ownDelayMs,
+      earDistanceM: performer?.earDistanceM,
       talkbackDbSpl: ear.talkbackDbSpl,
-      talkbackOverDb: over(ear.talkbackDbSpl, ear.sumDbSpl),
+      talkbackOverDb,
       ...{ acousticDbSpl: ear.acousticDbSpl, atEarDbSpl: ear.atEarDbSpl },
       ...{ hours: performer?.hoursADay, allowedHours: ear.allowedHours, dose: ear.dose },
     }),

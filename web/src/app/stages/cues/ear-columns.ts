@@ -75,8 +75,8 @@ export const EAR_COLUMNS: readonly Column[] = [
     'late',
     'Own late',
     72,
-    ({ ownDelayMs, limitMs = Infinity }) =>
-      ownDelayMs === undefined ? '' : `${ownDelayMs > limitMs ? '◆ ' : ''}${ownDelayMs.toFixed(2)}`,
+    ({ ownDelayMs, isLate }) =>
+      ownDelayMs === undefined ? '' : `${isLate ? '◆ ' : ''}${ownDelayMs.toFixed(2)}`,
     { unit: 'ms', hint: 'How late they hear themself; marked over the limit set for them' },
   ),
   read(
@@ -93,7 +93,8 @@ export const EAR_COLUMNS: readonly Column[] = [
     'dose',
     'Dose',
     56,
-    ({ dose }) => (dose === undefined ? '' : `${dose > 1 ? '◆ ' : ''}${String(Math.round(dose * 100))}`),
+    ({ dose, isOverDose }) =>
+      dose === undefined ? '' : `${isOverDose ? '◆ ' : ''}${String(Math.round(dose * 100))}`,
     {
       ...{
         unit: '%',
@@ -107,6 +108,16 @@ export const EAR_COLUMNS: readonly Column[] = [
   read('acoustic', 'Own, by air', 66, ({ acousticDbSpl }) => spl(acousticDbSpl), {
     ...{ ...DB_SPL, hint: 'Their own instrument through the headphones; it counts for the dose' },
   }),
+  typed(
+    'earDistance',
+    'Ears away',
+    62,
+    ({ earDistanceM }) => (earDistanceM === undefined ? '' : formatNumber(earDistanceM)),
+    {
+      ...{ ...FIGURE, unit: 'm' },
+      hint: 'How far their ears are from what they play; left empty, 0.5 m',
+    },
+  ),
   read('spill', 'Click at mic', 66, ({ spill }) => spl(spill?.clickDbSpl), { ...DB_SPL, hint: 'Estimated' }),
   read('margin', 'Under it', 60, ({ spill }) => spl(spill?.marginDb), {
     ...{ unit: 'dB', hint: 'How far the click lies under what the microphone records' },

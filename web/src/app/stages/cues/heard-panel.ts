@@ -55,13 +55,12 @@ const COLUMNS: readonly SheetColumn<HeardView>[] = [
             level.
           </p>
         }
-        @if (ear().talkbackOverDb; as over) {
-          @if (over > 6) {
-            <p>
-              <span class="warning" aria-hidden="true">◆</span> Talkback is {{ over.toFixed(0) }} dB over
-              everything else. Turn it down before somebody presses the key.
-            </p>
-          }
+        @if (ear().isTalkbackLoud) {
+          <p>
+            <span class="warning" aria-hidden="true">◆</span> Talkback is
+            {{ ear().talkbackOverDb?.toFixed(0) }} dB over everything else. Turn it down before somebody
+            presses the key.
+          </p>
         }
         @if (ear().allowedHours; as hours) {
           <p class="quiet">
