@@ -24,11 +24,20 @@ Object.assign(globalThis, { EventSource: SilentEventSource });
 /** A bound for what never comes, not for what is slow. */
 const PATIENCE_MS = 20_000;
 
-/** Waits until something has come about on the screen or in the store. */
+/**
+ * Waits until something has come about on the screen or in the store. A condition that looks into
+ * what is not drawn yet throws; that is "not yet", and the cause of the failure if it never comes.
+ */
 export async function until(condition: () => boolean, what = 'what the test waits for'): Promise<void> {
   const end = Date.now() + PATIENCE_MS;
-  while (!condition()) {
-    if (Date.now() > end) throw new Error(`${what} did not come about`);
+  for (;;) {
+    let cause: unknown;
+    try {
+      if (condition()) return;
+    } catch (error) {
+      cause = error;
+    }
+    if (Date.now() > end) throw new Error(`${what} did not come about`, { cause });
     await new Promise((resolve) => setTimeout(resolve, 5));
   }
 }
