@@ -1,6 +1,6 @@
 import { cueCells } from '@ft/core/actions/cues/cueCells';
-import { cuePlaceAfter } from '@ft/core/actions/cues/cuePlace';
-import type { CuePlace } from '@ft/core/actions/cues/cuePlace';
+import { workPlaceAfter } from '@ft/core/actions/workPlace';
+import type { WorkPlace } from '@ft/core/actions/workPlace';
 import type { CueId } from '@ft/core/rig/ids';
 import { workedScene } from '@ft/core/scene/workedScene';
 import { cueSheetView } from '@ft/core/views/cues/cueSheetView';
@@ -23,7 +23,7 @@ export function cues(): void {
     cueSheetView(workedScene(studio.rig, session, scene));
     return performance.now() - started;
   });
-  let now: CuePlace = {
+  let now: WorkPlace = {
     ...{ studio, place: { session: session.id, scene: scene.id } },
     context: workedScene(studio.rig, session, scene),
   };
@@ -38,7 +38,7 @@ export function cues(): void {
       text: `${String(-20 + n)} pre`,
     };
     const started = performance.now();
-    const then = cuePlaceAfter(now, cueCells(now, [entry]).edits);
+    const then = workPlaceAfter(now, cueCells(now, [entry]).edits);
     if (then === undefined) throw new Error('a cell of the bench holds together');
     cueSheetView(then.context);
     now = then;

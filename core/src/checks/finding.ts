@@ -48,6 +48,10 @@ export const RULE_IDS = [
   'no-talkback',
   'cue-heard-twice',
   'timecode-missing',
+  'playback-left-on',
+  'record-tap-mismatch',
+  'armed-in-playback',
+  'gain-not-carried',
 ] as const;
 export type RuleId = (typeof RULE_IDS)[number];
 

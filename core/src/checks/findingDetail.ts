@@ -1,5 +1,6 @@
 import type { ProposedCord } from '../scene/knownWays';
 import type { CueDetail } from './cueDetail';
+import type { PlaybackDetail } from './playbackDetail';
 import type { TimeDetail } from './timeDetail';
 import type { BrokenLeg } from '../routing/brokenLegs';
 import type { Obstacle } from '../routing/why/obstacle';
@@ -221,5 +222,6 @@ export type FindingDetail =
       };
     }
   | { readonly rule: 'polarity'; readonly figures: { readonly levelDifferenceDb: number } }
+  | PlaybackDetail
   | CueDetail
   | TimeDetail;

@@ -1,4 +1,5 @@
 import type { Rule } from './rule';
+import { armedInPlayback } from './rules/armedInPlayback';
 import { clockMasters } from './rules/clockMasters';
 import { cordsShort } from './rules/cordsShort';
 import { cueDelay } from './rules/cueDelay';
@@ -7,6 +8,7 @@ import { cueLoad } from './rules/cueLoad';
 import { cuePostFader } from './rules/cuePostFader';
 import { deadEnd } from './rules/deadEnd';
 import { feedbackLoop } from './rules/feedbackLoop';
+import { gainNotCarried } from './rules/gainNotCarried';
 import { goneFromRig } from './rules/goneFromRig';
 import { hearingDose } from './rules/hearingDose';
 import { insertPairMismatch } from './rules/insertPairMismatch';
@@ -29,8 +31,10 @@ import { performerWithoutCue } from './rules/performerWithoutCue';
 import { phantomIntoRibbon } from './rules/phantomIntoRibbon';
 import { phantomMissing } from './rules/phantomMissing';
 import { phantomOnJackBay } from './rules/phantomOnJackBay';
+import { playbackLeftOn } from './rules/playbackLeftOn';
 import { polarity } from './rules/polarity';
 import { rateMismatch } from './rules/rateMismatch';
+import { recordTapMismatch } from './rules/recordTapMismatch';
 import { sendWithoutReturn } from './rules/sendWithoutReturn';
 import { stereoSplit } from './rules/stereoSplit';
 import { summingHeadroom } from './rules/summingHeadroom';
@@ -84,4 +88,8 @@ export const RULES: readonly Rule[] = [
   noTalkback,
   cueHeardTwice,
   timecodeMissing,
+  playbackLeftOn,
+  recordTapMismatch,
+  armedInPlayback,
+  gainNotCarried,
 ];

@@ -12,7 +12,7 @@ import type {
   SheetRow,
 } from '../rig/sheets/channelSheet';
 import { sheetOf } from '../rig/sheets/sheetOf';
-import { amplifierBehind } from './amplifierBehind';
+import { amplifierBehind } from '../graph/amplifierBehind';
 import type { Knobs } from './cells/cellKind';
 import { deskKnobs } from './deskKnobs';
 

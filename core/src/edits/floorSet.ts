@@ -1,34 +1,44 @@
 import * as z from 'zod';
-import { sceneRefSchema } from '../session/floorSchema';
+import { floorSchema, sceneRefSchema } from '../session/floorSchema';
 import type { EditKind } from './editKind';
 import { sameValue } from './sameValue';
 import { applied, refused } from './refusal';
 
-const schema = z.strictObject({
-  type: z.literal('floor.set'),
-  field: z.literal('scene'),
-  value: sceneRefSchema.nullable(),
-  was: sceneRefSchema.nullable(),
-});
+const type = z.literal('floor.set');
+const since = floorSchema.shape.playbackSince.unwrap().nullable();
+
+const schema = z.discriminatedUnion('field', [
+  z.strictObject({
+    ...{ type, field: z.literal('scene') },
+    ...{ value: sceneRefSchema.nullable(), was: sceneRefSchema.nullable() },
+  }),
+  z.strictObject({ type, field: z.literal('playbackSince'), value: since, was: since }),
+]);
 type FloorSet = z.infer<typeof schema>;
 
-/** `floor.set`: says which scene is being put on the floor; null is none, as when everything comes out. */
+const told = (value: FloorSet['value']): string | null =>
+  value === null || typeof value === 'string' ? value : value.scene;
+
+/**
+ * `floor.set`: says which scene is being put on the floor, or since when a recorder plays into a console; null is
+ * none, as when everything comes out.
+ */
 export const floorSet: EditKind<FloorSet> = {
   type: 'floor.set',
   schema,
-  apply(studio, { value, was }) {
-    const now = studio.floor.scene ?? null;
+  apply(studio, { field, value, was }) {
+    const now = studio.floor[field] ?? null;
     if (!sameValue(now, was) && !sameValue(now, value))
       return refused({
-        code: 'changed-elsewhere',
-        what: 'floor',
-        id: 'floor',
-        field: 'scene',
-        now: now?.scene ?? null,
-        wanted: value?.scene ?? null,
+        ...{ code: 'changed-elsewhere', what: 'floor', id: 'floor', field },
+        ...{ now: told(now), wanted: told(value) },
       });
-    const { scene: _old, ...others } = studio.floor;
-    return applied({ ...studio, floor: { ...others, ...(value !== null && { scene: value }) } });
+    const { [field]: _old, ...others } = studio.floor;
+    return applied({
+      ...studio,
+      floor: { ...others, ...(value !== null && { [field]: value }) },
+    });
   },
-  invert: (before, edit) => ({ ...edit, value: before.floor.scene ?? null, was: edit.value }),
+  invert: (before, edit) =>
+    ({ ...edit, value: before.floor[edit.field] ?? null, was: edit.value }) as FloorSet,
 };

@@ -90,6 +90,10 @@ type FloorScene = NonNullable<Floor['scene']> | null;
 export const editFloorScene = (value: FloorScene, was: FloorScene): Edit =>
   edit('floor.set', { field: 'scene', value, was });
 
+/** Says since when a recorder plays into a console on the floor; null is not at all. */
+export const editFloorPlayback = (value: string | null, was: string | null): Edit =>
+  edit('floor.set', { field: 'playbackSince', value, was });
+
 /** Renames the studio. */
 export const editStudioName = (value: string, was: string): Edit =>
   edit('studio.set', { field: 'name', value, was });

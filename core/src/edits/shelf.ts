@@ -103,8 +103,13 @@ export function shelfOf(name: ListName): Shelf {
     name,
     place: holder.place,
     item: row.item,
-    get: (studio, place) =>
-      (holder.get(studio, place) as Readonly<Record<string, readonly Item[]>> | undefined)?.[row.key],
-    put: (studio, place, items) => holder.put(studio, place, { [row.key]: items }),
+    get(studio, place) {
+      const held = holder.get(studio, place) as Readonly<Record<string, readonly Item[]>> | undefined;
+      return held?.[row.key] ?? (held !== undefined && row.isSeldom === true ? [] : undefined);
+    },
+    put: (studio, place, items) =>
+      holder.put(studio, place, {
+        [row.key]: row.isSeldom === true && items.length === 0 ? undefined : items,
+      }),
   };
 }

@@ -14,7 +14,10 @@ const byKey = <T extends object>(record: T): T =>
 const listed = <T extends object>(holder: ListHolder, held: T): T => ({
   ...held,
   ...Object.fromEntries(
-    listsIn(holder).map(({ key }) => [key, byId((held as Record<string, { id: string }[]>)[key] ?? [])]),
+    listsIn(holder).flatMap(({ key, isSeldom }) => {
+      const items = (held as Record<string, { id: string }[]>)[key] ?? [];
+      return isSeldom === true && items.length === 0 ? [] : [[key, byId(items)]];
+    }),
   ),
 });
 

@@ -5,6 +5,7 @@ import type { Scene, Session } from '../session/sessionSchema';
 import { leaving, reaching } from './adjacency';
 import { compensationSamples } from './compensation';
 import { cordEdge, hardwireEdge } from './cableEdges';
+import { tracksIn } from '../session/daw/tracksIn';
 import { dawParts, hostOf } from './dawTracks';
 import type { DeviceParts } from './deviceParts';
 import { deviceParts, knobsByDevice } from './deviceParts';
@@ -160,7 +161,7 @@ export function compile(rig: Rig, session: Session, scene: Scene): SignalGraph {
   const placed = placeDevices(rig, scene, sampleRateHz);
   const { parts } = placed;
   const host = hostOf(rig.devices, session);
-  const daw = dawParts(host, session, placed);
+  const daw = dawParts(host, { ...session, tracks: tracksIn(session, scene) }, placed);
   const lookup = withLanes(placed, daw.lanes);
   const plugAt = plugs(scene, lookup);
   const wired = wiredLanes(rig, lookup);

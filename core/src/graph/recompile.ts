@@ -38,6 +38,7 @@ const BESIDE: ReadonlySet<string> = new Set<keyof Session>([
   'routing',
   'performers',
   'cues',
+  'playbackChecks',
   'readings',
   'consoleViews',
   'headroomDb',
@@ -54,6 +55,7 @@ const BESIDE_A_SCENE: ReadonlySet<string> = new Set<keyof Scene>([
   'position',
   'cords',
   'settings',
+  'trains',
 ]);
 
 /** Devices with a knob that stands elsewhere. */

@@ -1,5 +1,6 @@
 import { hostOf, trackPort } from '../graph/dawTracks';
 import type { SignalGraph } from '../graph/signalGraph';
+import { edgesFrom } from '../graph/walk';
 import type { ThreadId, TrackId } from '../rig/ids';
 import { laneIdOf } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
@@ -60,7 +61,35 @@ export function playbackLevel(session: Session, track: Track): SourceLevel {
 const isFed = (graph: SignalGraph, lane: number): boolean =>
   (graph.incoming.start[lane + 1] ?? 0) > (graph.incoming.start[lane] ?? 0);
 
-/** Everything that sounds in a scene: the sources of its threads, and what its tracks play. One a lane. */
+/** Whether anything hangs behind the cable that a lane leaves by; a recorder plays all its tracks, wanted or not. */
+function isListenedTo(graph: SignalGraph, start: number): boolean {
+  for (let lane = start; ;) {
+    const [edge, other] = edgesFrom(graph, lane);
+    if (other !== undefined) return true;
+    if (edge === undefined) return lane !== start && graph.lanes[lane]?.face === 'inside';
+    lane = edge.to;
+  }
+}
+
+/**
+ * What recorders of their own play, where somebody listens: at the level of the line-up, since that is what recordings
+ * are made at. Its crest is not known.
+ */
+function recorderSources(rig: Rig, session: Session, graph: SignalGraph): readonly SoundSource[] {
+  return rig.devices
+    .filter(({ type }) => type === 'multitrackRecorder')
+    .flatMap(({ id }) => {
+      const sources: SoundSource[] = [];
+      for (let n = 1; ; n++) {
+        const lane = graph.laneIndex.get(laneIdOf(id, 'play', n));
+        if (lane === undefined) return sources;
+        if (isListenedTo(graph, lane))
+          sources.push(...sourceAt(graph, lane, { levelDbfs: session.lineUp.dbfs }, {}));
+      }
+    });
+}
+
+/** Everything that sounds in a scene: the sources of its threads, and what tracks and recorders play. One a lane. */
 export function soundSources(
   rig: Rig,
   session: Session,
@@ -82,5 +111,6 @@ export function soundSources(
       if (lane === undefined || graph.outgoing.start[lane] === graph.outgoing.start[lane + 1]) continue;
       add(sourceAt(graph, lane, playbackLevel(session, track), { track: track.id }));
     }
+  add(recorderSources(rig, session, graph));
   return [...sources.values()];
 }

@@ -7,7 +7,11 @@ import type { Quiet } from './step';
 /** What ears are at the end of, the one with the level knob first. */
 const LISTENING: Readonly<Record<Quiet, readonly (readonly string[])[]>> = {
   monitors: [['monitorController', 'splitConsole', 'digitalConsole'], ['powerAmp'], ['loudspeaker']],
-  cues: [['cueAmp', 'headphoneBox', 'headphoneJunction']],
+  cues: [
+    ['cueAmp', 'headphoneBox', 'headphoneJunction'],
+    // Without any, cues are wedges on the auxes of a console.
+    ['digitalConsole', 'splitConsole'],
+  ],
 };
 
 const HEARD = new Set([

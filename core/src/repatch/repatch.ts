@@ -11,11 +11,13 @@ import { drainingOn } from './draining';
 import { floorScene } from './floorScene';
 import { byDevice, knobOf, standsAt, turnsBetween } from './knobs';
 import { heardThrough, quietedBy } from './listeners';
+import { arming } from './arming';
 import { pairing } from './pairing';
 import { switchesTouched } from './powered';
 import type { Walk } from './sequence';
 import { sequence } from './sequence';
 import type { Quiet, Step, Turn } from './step';
+import { wayBack } from './wayBack';
 
 const QUIET: readonly Quiet[] = ['monitors', 'cues'];
 const OUT_OF_QUIET: readonly Quiet[] = ['cues', 'monitors'];
@@ -95,7 +97,12 @@ function drain(floor: Floor, off: readonly Turn[], touched: readonly SettingKey[
 }
 
 /** What is turned after the cords are in: everything that differs, 48 V that had to go off included. */
-function settings(rig: Rig, scene: Scene, floor: Floor, off: readonly Turn[]): readonly Step[] {
+function settings(
+  rig: Rig,
+  scene: Scene,
+  floor: Floor,
+  off: readonly Pick<Turn, 'key' | 'value'>[],
+): readonly Step[] {
   const now = settingsWith(
     floor.settings,
     off.map(({ key, value }) => [key, value]),
@@ -113,9 +120,10 @@ function settings(rig: Rig, scene: Scene, floor: Floor, off: readonly Turn[]): r
  * The way from what is on the floor to a scene: the fewest movements of cords, in an order that hurts
  * nobody. Worked out from the two states alone, so it is right wherever somebody stopped.
  *
- * Order: monitors and cues muted, where anything may be heard, cords or switches alike; 48 V off where a line is touched, and the wait until it has drained;
+ * Order: monitors and cues muted, where anything may be heard, cords or switches alike; tracks that play no longer
+ * armed, and what a recorder played back on the stage again; 48 V off where a line is touched, and the wait until it has drained;
  * cords, pulls before the plugs that need their jacks, what feeds loudspeakers last; then switches, 48 V
- * and gains; cues open, monitors last. Common practice, no source.
+ * and gains; tracks armed; cues open, monitors last. Common practice, no source.
  * @param here the room somebody stands in; the walk begins there.
  */
 // eslint-disable-next-line max-lines-per-function -- the whole order of a work list on one screen
@@ -138,10 +146,15 @@ export function repatch(
   const touched = switchesTouched(graph, floor.cords, cords);
   const turns = turnsBetween(rig, floor.settings, scene.settings);
   const off = powerOff(rig, floor, turns, touched);
-  const later = settings(rig, scene, floor, off);
+  const back = wayBack(rig, session, floor, scene);
+  const first = turns.filter(({ key }) => back.has(key));
+  const later = settings(rig, scene, floor, [...off, ...first]);
+  const { disarm, arm } = arming(session, floor, scene);
   const isLoud =
     cords.length > 0 ||
     off.length > 0 ||
+    first.length > 0 ||
+    [...disarm, ...arm].some((step) => 'tracks' in step && step.tracks.some((track) => track.inputMonitor)) ||
     later.some((step) => 'turns' in step && step.turns.some((turn) => isHeardTurning(rig, turn)));
   const isMuted = (quiet: Quiet): boolean => floor.precautions.some(({ id }) => id === quiet);
   const quieted = (quiet: Quiet, kind: 'mute' | 'open'): readonly Step[] => {
@@ -151,10 +164,18 @@ export function repatch(
   };
   return [
     ...QUIET.flatMap((quiet) => quieted(quiet, 'mute')),
+    ...disarm,
+    ...byDevice(rig, first).map(([device, own]): Step => ({
+      kind: 'set',
+      device,
+      turns: own,
+      isWayBack: true,
+    })),
     ...byDevice(rig, off).map(([device, own]): Step => ({ kind: 'power-off', device, turns: own })),
     ...drain(floor, off, touched),
     ...cords,
     ...later,
+    ...arm,
     ...OUT_OF_QUIET.flatMap((quiet) => quieted(quiet, 'open')),
   ];
 }

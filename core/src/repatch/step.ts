@@ -1,6 +1,7 @@
 import type { AdaptorId, DeviceId, LaneId, StockId } from '../rig/ids';
 import type { SettingKey, SettingValue } from '../rig/settings';
 import type { FloorCord } from '../session/floorSchema';
+import type { TrackState } from '../session/daw/trackState';
 
 /** A cord as it is to be plugged. */
 export interface WantedCord {
@@ -42,7 +43,15 @@ export type Step =
   /** The wait until lines have lost their charge: `keys` are the switches whose lines they are. */
   | { readonly kind: 'drain'; readonly keys: readonly SettingKey[] }
   | CordStep
-  | { readonly kind: 'set'; readonly device: DeviceId; readonly turns: readonly Turn[] };
+  /** `isWayBack`: what a recorder played is heard from the stage again. */
+  | {
+      readonly kind: 'set';
+      readonly device: DeviceId;
+      readonly turns: readonly Turn[];
+      readonly isWayBack?: true;
+    }
+  /** Tracks of the host armed or monitored otherwise: `disarm` before anything plays, `arm` when all stands. */
+  | { readonly kind: 'disarm' | 'arm'; readonly tracks: readonly TrackState[] };
 
 /** What a step is known by, whatever has been done before it. */
 export function stepId(step: Step): string {
@@ -60,6 +69,9 @@ export function stepId(step: Step): string {
       return `move ${step.cord.id} ${step.cord.to} to ${step.becomes.from} ${step.becomes.to}`;
     case 'plug':
       return `plug ${step.becomes.from} ${step.becomes.to}`;
+    case 'disarm':
+    case 'arm':
+      return `${step.kind} ${step.tracks.map(({ id }) => id).join(' ')}`;
     case 'set':
       return `set ${step.device} ${step.turns.map(({ key }) => key).join(' ')}`;
   }

@@ -17,6 +17,8 @@ export const MOST_ITEMS = {
   tracks: 2_000,
   performers: 500,
   cues: 200,
+  playbackChecks: 50,
+  checkedChannels: 128,
   readings: 10_000,
   consoleViews: 200,
   sceneCords: 10_000,

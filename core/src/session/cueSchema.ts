@@ -3,7 +3,8 @@ import { cueIdSchema, deviceIdSchema, sceneIdSchema } from '../rig/ids';
 import { MOST_ITEMS } from '../rig/listBounds';
 import { nameSchema } from '../rig/rigSchema';
 
-const rowId = z.string().regex(/^[a-z0-9-]{1,60}$/, 'a row is written aux-3');
+/** A row of a channel sheet. */
+export const rowIdSchema = z.string().regex(/^[a-z0-9-]{1,60}$/, 'a row is written aux-3');
 
 /** What makes the mix of a cue: a bus of a device with channels, or outputs of the host that its tracks send to. */
 export const carrierSchema = z.discriminatedUnion('on', [
@@ -11,7 +12,7 @@ export const carrierSchema = z.discriminatedUnion('on', [
     on: z.literal('console'),
     device: deviceIdSchema,
     /** The bus by its row of the channel sheet: "aux-3", "cue", "mix-2"; both sides of a pair that is made of two. */
-    rows: z.array(rowId).min(1, 'a carrier has a row').max(2, 'at most left and right'),
+    rows: z.array(rowIdSchema).min(1, 'a carrier has a row').max(2, 'at most left and right'),
   }),
   z.strictObject({
     on: z.literal('host'),

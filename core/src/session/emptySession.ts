@@ -19,6 +19,7 @@ const USUAL: Omit<Session, 'id' | 'name'> = {
   tracks: [],
   performers: [],
   cues: [],
+  playbackChecks: [],
   readings: [],
   consoleViews: [],
   headroomDb: 6,
@@ -31,7 +32,10 @@ const USUAL: Omit<Session, 'id' | 'name'> = {
  */
 export function emptySession(id: SessionId, name: string, like?: Session): Session {
   if (like === undefined) return { id, name, ...USUAL };
-  const { threads, scenes, waivers, buses, tracks, performers, cues, readings } = USUAL;
+  const { threads, scenes, waivers, buses, tracks, performers, cues, playbackChecks, readings } = USUAL;
   const { date: _date, goesLive: _live, archived: _away, template: _template, ...house } = like;
-  return { ...house, id, name, threads, scenes, waivers, buses, tracks, performers, cues, readings };
+  return {
+    ...{ ...house, id, name, threads, scenes, waivers, buses },
+    ...{ tracks, performers, cues, playbackChecks, readings },
+  };
 }

@@ -2,6 +2,7 @@ import * as z from 'zod';
 import { adaptorIdSchema, laneIdSchema, sceneIdSchema, sessionIdSchema, stockIdSchema } from '../rig/ids';
 import { MOST_ITEMS } from '../rig/listBounds';
 import { settingKeySchema } from '../rig/settings';
+import { trackStateSchema } from './daw/trackState';
 
 /** A cord that really sits in two jacks. Its id is the output jack it starts from: a jack holds one plug. */
 export const floorCordSchema = z.strictObject({
@@ -36,6 +37,10 @@ export const floorSchema = z.strictObject({
   /** Knobs and switches that do not stand at their initial place. */
   settings: z.record(settingKeySchema, z.union([z.number(), z.boolean()])),
   precautions: z.array(precautionSchema).max(MOST_ITEMS.precautions),
+  /** Tracks of the scene's session that are armed or monitored otherwise than on themselves. */
+  trackStates: z.array(trackStateSchema).max(MOST_ITEMS.tracks).optional(),
+  /** Since when a recorder plays into the channels of a console. */
+  playbackSince: z.iso.datetime('a moment is written 2026-12-05T14:05:00Z').optional(),
 });
 
 export type FloorCord = z.infer<typeof floorCordSchema>;

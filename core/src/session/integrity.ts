@@ -2,6 +2,7 @@ import { boundProblems } from './boundProblems';
 import { cueProblems } from './cueProblems';
 import { dawProblems } from './daw/dawProblems';
 import { duplicateIds } from './duplicateIds';
+import { playbackProblems } from './playbackProblems';
 import type { Path, Problem } from './problem';
 import { floorProblems } from './floorProblems';
 import { followProblems } from './followProblems';
@@ -37,6 +38,7 @@ function sessionProblems(session: Session, path: Path): readonly Problem[] {
     ...followProblems(session, path),
     ...dawProblems(session, path),
     ...cueProblems(session, path),
+    ...playbackProblems(session, path),
     ...session.scenes.flatMap((scene, i) => sceneProblems(scene, [...path, 'scenes', i], threads)),
   ];
 }

@@ -9,10 +9,12 @@ import {
   stockSchema,
 } from '../rig/rigSchema';
 import { busSchema, trackSchema } from './daw/trackSchema';
+import { trackStateSchema } from './daw/trackState';
 import { consoleViewSchema } from './consoleViewSchema';
 import { cueSchema } from './cueSchema';
 import { floorCordSchema, precautionSchema } from './floorSchema';
 import { performerSchema } from './performerSchema';
+import { playbackCheckSchema } from './playbackSchema';
 import { readingSchema } from './readingSchema';
 import { cordSchema, sceneSchema, sessionSchema, threadSchema, waiverSchema } from './sessionSchema';
 
@@ -27,6 +29,8 @@ export interface ListRow {
   readonly item: z.ZodType<{ readonly id: string }>;
   /** The most items it holds. */
   readonly most: number;
+  /** It is left out as long as it is empty. */
+  readonly isSeldom?: true;
 }
 
 /**
@@ -52,6 +56,18 @@ export const LISTS = {
   bus: { in: 'session', key: 'buses', item: busSchema, most: MOST_ITEMS.buses },
   performer: { in: 'session', key: 'performers', item: performerSchema, most: MOST_ITEMS.performers },
   cue: { in: 'session', key: 'cues', item: cueSchema, most: MOST_ITEMS.cues },
+  playbackCheck: {
+    ...{ in: 'session', key: 'playbackChecks' },
+    ...{ item: playbackCheckSchema, most: MOST_ITEMS.playbackChecks },
+  },
+  trackState: {
+    ...{ in: 'scene', key: 'trackStates', item: trackStateSchema, most: MOST_ITEMS.tracks },
+    isSeldom: true,
+  },
+  floorTrack: {
+    ...{ in: 'floor', key: 'trackStates', item: trackStateSchema, most: MOST_ITEMS.tracks },
+    isSeldom: true,
+  },
   reading: { in: 'session', key: 'readings', item: readingSchema, most: MOST_ITEMS.readings },
   consoleView: {
     ...{ in: 'session', key: 'consoleViews' },

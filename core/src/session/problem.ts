@@ -39,6 +39,8 @@ export type Problem =
   | { readonly code: 'jack-taken'; readonly path: Path; readonly id: string; readonly byCord: string }
   /** Two cues of one scene on one bus or output. */
   | { readonly code: 'carrier-taken'; readonly path: Path; readonly name: string; readonly byName: string }
+  /** A playback check whose live scene is its playback scene. */
+  | { readonly code: 'one-scene-twice'; readonly path: Path; readonly id: string }
   | { readonly code: 'follows-itself'; readonly path: Path; readonly id: string }
   | { readonly code: 'wrong-role'; readonly path: Path; readonly id: string; readonly needs: string }
   | { readonly code: 'setting-misfit'; readonly path: Path; readonly id: string; readonly why: string };

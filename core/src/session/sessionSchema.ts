@@ -19,6 +19,7 @@ import { PAN_LAWS_DB } from '../units/panLaw';
 import { FIRST_PROFILE, hostProfileSchema } from './daw/hostProfile';
 import { PREFERENCE_ORDER, preferenceOrderSchema } from './preferences';
 import { busSchema, crestDb, trackSchema } from './daw/trackSchema';
+import { trackStateSchema } from './daw/trackState';
 import { SAMPLE_RATES_HZ } from '../units/sampleRates';
 import { HEARING_TABLES } from '../units/hearing';
 import { byNumber } from './byNumber';
@@ -26,6 +27,7 @@ import { PURPOSES } from './purposes';
 import { performerSchema } from './performerSchema';
 import { consoleViewSchema } from './consoleViewSchema';
 import { cueSchema } from './cueSchema';
+import { playbackCheckSchema } from './playbackSchema';
 import { readingSchema } from './readingSchema';
 
 const text = z.string().max(200, 'at most 200 characters');
@@ -109,6 +111,10 @@ export const sceneSchema = z.strictObject({
   position: z.number().int().min(1).max(9999).optional(),
   cords: z.array(cordSchema).max(MOST_ITEMS.sceneCords),
   settings: z.record(settingKeySchema, z.union([z.number(), z.boolean()])),
+  /** Tracks that are armed or monitored otherwise in this scene. */
+  trackStates: z.array(trackStateSchema).max(MOST_ITEMS.tracks).optional(),
+  /** The scene a trainee's copy was made of, and goes back to. */
+  trains: sceneIdSchema.optional(),
 });
 
 export const waiverSchema = z.strictObject({
@@ -157,6 +163,8 @@ export const sessionSchema = z.strictObject({
   performers: z.array(performerSchema).max(MOST_ITEMS.performers).default([]),
   /** What performers hear. */
   cues: z.array(cueSchema).max(MOST_ITEMS.cues).default([]),
+  /** Channels that are recorded, and can be played back into. */
+  playbackChecks: z.array(playbackCheckSchema).max(MOST_ITEMS.playbackChecks).default([]),
   /** The line-up sheet as it was last filled in. */
   readings: z.array(readingSchema).max(MOST_ITEMS.readings).default([]),
   /** Named views of consoles. */

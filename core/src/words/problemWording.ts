@@ -42,6 +42,8 @@ const WORDING: Wording = {
     `The cues “${p.byName}” and “${p.name}” would be on the same sends. Give one of them another bus, or put their people on one cue.`,
   'follows-itself': () =>
     'A scene cannot follow itself, not even by way of others. Let it follow another one, or stand alone.',
+  'one-scene-twice': () =>
+    'The live scene of a playback check cannot be its playback scene. Choose two scenes, or set the check up anew.',
   'wrong-role': (p) => `“${p.id}” is not a ${p.needs}. Choose a station of that kind.`,
   'setting-misfit': (p) => `“${p.id}” cannot be set so: ${MISFIT[p.why] ?? p.why}.`,
 };

@@ -19,6 +19,7 @@ import type { Studio } from '@ft/core/session/studioSchema';
 import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/thin/saltglass';
 import { saltglassRooms as facility } from '../fixtures/builtDemo';
 import { contextOf, firstScene, studioOf } from '../fixtures/studioOf';
+import { NOW } from '../fixtures/now';
 
 const demo = saltglassRooms();
 const { scene } = firstScene(demo);
@@ -55,7 +56,7 @@ describe('a tick of the patch list', () => {
 
 describe('two people at one step', () => {
   const step = stepsTo(demo, targetOf(demo, SALTGLASS_PLACE, false)!).find(({ kind }) => kind === 'plug')!;
-  const edits = tickEdits(demo, SALTGLASS_PLACE, step);
+  const edits = tickEdits(demo, SALTGLASS_PLACE, step, NOW);
 
   it('do not do it twice: the later one is told that it is done', () => {
     const once = changed(demo, edits);
@@ -81,18 +82,18 @@ describe('two people at one step', () => {
 
 describe('the floor', () => {
   it('is as a scene says, at one stroke, and then there is nothing to do', () => {
-    const there = changed(demo, onFloorEdits(demo, SALTGLASS_PLACE, scene));
+    const there = changed(demo, onFloorEdits(demo, SALTGLASS_PLACE, scene, NOW));
     expect(there.floor.scene).toEqual(SALTGLASS_PLACE);
     expect(workList(there, targetOf(there, SALTGLASS_PLACE, false)!)).toMatchObject({
       onFloor: 'Tracking',
       steps: [],
     });
-    expect(onFloorEdits(there, SALTGLASS_PLACE, scene)).toEqual([]);
+    expect(onFloorEdits(there, SALTGLASS_PLACE, scene, NOW)).toEqual([]);
   });
 
   it('names every step for the history', () => {
     const target = targetOf(demo, SALTGLASS_PLACE, false)!;
-    const there = changed(demo, onFloorEdits(demo, SALTGLASS_PLACE, scene));
+    const there = changed(demo, onFloorEdits(demo, SALTGLASS_PLACE, scene, NOW));
     const down = targetOf(there, SALTGLASS_PLACE, true)!;
     const labels = [
       ...stepsTo(demo, target).map((step) => stepLabel(demo, target, step)),

@@ -2,7 +2,7 @@ import type { CueDeed } from '@ft/core/actions/cues/cueDeed';
 import { cueDeed } from '@ft/core/actions/cues/cueDeed';
 import { cueCells } from '@ft/core/actions/cues/cueCells';
 import { markedClick } from '@ft/core/actions/cues/markedClick';
-import type { CuePlace } from '@ft/core/actions/cues/cuePlace';
+import type { WorkPlace } from '@ft/core/actions/workPlace';
 import type { CueId, DeviceId } from '@ft/core/rig/ids';
 import { reach } from '@ft/core/graph/reach';
 import type { EarView } from '@ft/core/views/cues/earView';
@@ -11,13 +11,13 @@ import { CUE, cueStudio } from '../fixtures/cueStudio';
 import { seeded } from '../fixtures/seeded';
 import { seedsFrom1 } from '../fixtures/seeds';
 
-const done = (it: CuePlace, deed: CueDeed): CuePlace => then(it, cueDeed(it, deed).edits);
-const earAt = (it: CuePlace, name: string): EarView => sheetAt(it).ears.find((ear) => ear.name === name)!;
+const done = (it: WorkPlace, deed: CueDeed): WorkPlace => then(it, cueDeed(it, deed).edits);
+const earAt = (it: WorkPlace, name: string): EarView => sheetAt(it).ears.find((ear) => ear.name === name)!;
 const id = (name: string) => name as CueId;
 
 describe('more of oneself', () => {
   const FOLEY = ['Foley left headphones', 'foley-left-headphones'] as const;
-  const more = (it: CuePlace, upDb: number) =>
+  const more = (it: WorkPlace, upDb: number) =>
     cueDeed(it, { does: 'more-me', wish: { cue: id('foley-pair'), headphones: FOLEY[1] as DeviceId, upDb } });
 
   it('is own sound up, everything else down alike, the total kept', () => {

@@ -1,4 +1,4 @@
-import type { CuePlace } from '@ft/core/actions/cues/cuePlace';
+import type { WorkPlace } from '@ft/core/actions/workPlace';
 import { heardBy } from '@ft/core/actions/cues/setUp/heardBy';
 import { removedCue } from '@ft/core/actions/cues/removedCue';
 import type { CueWish } from '@ft/core/actions/cues/setUp/setUpCue';
@@ -22,7 +22,7 @@ const STEREO_CUE: CueWish = {
 const wish = (change: Partial<CueWish> = {}): CueWish => ({ ...STEREO_CUE, ...change });
 
 /** The narrator’s rooms before anything of a cue is set. */
-const bare = (parts: Parts = {}): CuePlace =>
+const bare = (parts: Parts = {}): WorkPlace =>
   cuesAt(
     cueStudio({
       ...parts,

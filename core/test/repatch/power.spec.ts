@@ -13,6 +13,7 @@ import { seedsFrom1 } from '../fixtures/seeds';
 import { firstScene, PLACE, studioOf } from '../fixtures/studioOf';
 import type { Normalling, SimCord } from './powerSimulator';
 import { PowerSimulator } from './powerSimulator';
+import { NOW } from '../fixtures/now';
 
 const COLUMNS = 5;
 const MICS = 4;
@@ -130,7 +131,7 @@ describe('no plug is pulled from or put into a line that has, or within the wait
       const target = firstScene(studio);
       const done: Step[] = [];
       for (let [step] = stepsTo(studio, target); step !== undefined; [step] = stepsTo(studio, target)) {
-        const result = applyNewChange(studio, tickEdits(studio, PLACE, step));
+        const result = applyNewChange(studio, tickEdits(studio, PLACE, step, NOW));
         if (!result.ok) throw new Error(JSON.stringify(result.refusal));
         studio = result.value;
         done.push(step);

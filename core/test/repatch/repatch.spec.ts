@@ -11,6 +11,7 @@ import type { Studio } from '@ft/core/session/studioSchema';
 import { SALTGLASS_PLACE, saltglassRooms } from '../fixtures/builtDemo';
 import { seeded } from '../fixtures/seeded';
 import { firstScene, PLACE, studioOf } from '../fixtures/studioOf';
+import { NOW } from '../fixtures/now';
 
 const demo: Studio = { ...saltglassRooms(), floor: BARE_FLOOR };
 
@@ -23,10 +24,10 @@ function changed(studio: Studio, edits: readonly EditJson[]): Studio {
 const tracking = targetOf(demo, SALTGLASS_PLACE, false)!;
 const teardown = targetOf(demo, SALTGLASS_PLACE, true)!;
 const tick = (studio: Studio, step: Step): Studio =>
-  changed(studio, tickEdits(studio, SALTGLASS_PLACE, step));
+  changed(studio, tickEdits(studio, SALTGLASS_PLACE, step, NOW));
 
 /** A studio with Tracking on its floor. */
-const patched = changed(demo, onFloorEdits(demo, SALTGLASS_PLACE, tracking.scene));
+const patched = changed(demo, onFloorEdits(demo, SALTGLASS_PLACE, tracking.scene, NOW));
 
 describe('the work list', () => {
   it('leads from bare jacks to the scene, one step after another, and is then empty', () => {
@@ -53,7 +54,7 @@ describe('the work list', () => {
       for (let steps = stepsTo(studio, target); steps.length > 0; steps = stepsTo(studio, target)) {
         expect(++ticks).toBeLessThan(400);
         const step = dice.pick(steps);
-        const result = applyChange(studio, tickEdits(studio, SALTGLASS_PLACE, step));
+        const result = applyChange(studio, tickEdits(studio, SALTGLASS_PLACE, step, NOW));
         // A plug whose jack is still held, or a wait for what is not off yet, cannot be ticked: the rest can.
         if (result.ok) studio = result.value;
       }
@@ -77,7 +78,8 @@ describe('the work list', () => {
 
   it('takes the teardown to bare jacks and a zeroed console', () => {
     let studio = patched;
-    for (const step of stepsTo(studio, teardown)) studio = changed(studio, tickEdits(studio, null, step));
+    for (const step of stepsTo(studio, teardown))
+      studio = changed(studio, tickEdits(studio, null, step, NOW));
     expect(studio.floor).toEqual(BARE_FLOOR);
     expect(stepsTo(studio, { ...teardown, scene: ALL_NORMALS })).toEqual([]);
   });
@@ -125,7 +127,7 @@ describe('48 V on a line that is touched', () => {
     cords: [{ from: 'mic/out/1', to: 'panel/jack-1/1', stock: 'mic' }],
   });
   const { session, scene } = firstScene(studio);
-  const whole = changed(studio, onFloorEdits(studio, PLACE, scene));
+  const whole = changed(studio, onFloorEdits(studio, PLACE, scene, NOW));
   const steps = (from: Studio, to: Partial<typeof scene>): readonly Step[] =>
     stepsTo(from, { session, scene: { ...scene, ...to } });
 
@@ -160,12 +162,12 @@ describe('48 V on a line that is touched', () => {
   it('has not to be waited for before it is off, and is forgotten once it is on again', () => {
     const moved = { cords: [{ ...scene.cords[0]!, from: 'other/out/1' as never }] };
     const drain = steps(whole, moved).find(({ kind }) => kind === 'drain')!;
-    expect(tickEdits(whole, PLACE, drain)).toEqual([]);
+    expect(tickEdits(whole, PLACE, drain, NOW)).toEqual([]);
     const off = steps(whole, moved).find(({ kind }) => kind === 'power-off')!;
-    const drained = changed(whole, tickEdits(whole, PLACE, off));
+    const drained = changed(whole, tickEdits(whole, PLACE, off, NOW));
     expect(drained.floor.precautions).toEqual([{ id: 'drain/preamp/phantom/1' }]);
     const back = steps(drained, {}).find(({ kind }) => kind === 'set')!;
-    expect(changed(drained, tickEdits(drained, PLACE, back)).floor.precautions).toEqual([]);
+    expect(changed(drained, tickEdits(drained, PLACE, back, NOW)).floor.precautions).toEqual([]);
   });
 
   it('turns 48 V on before the gain comes up', () => {

@@ -21,8 +21,8 @@ import { plannedCells } from '../consoles/plannedCells';
 import { addThreadEdits } from '../track/threadEdits';
 import type { CueEntry } from './cueCells';
 import { cueCells } from './cueCells';
-import type { CuePlace } from './cuePlace';
-import { cuePlaceAfter } from './cuePlace';
+import type { WorkPlace } from '../workPlace';
+import { workPlaceAfter } from '../workPlace';
 
 /** A click for some cues, at a level. */
 export interface ClickWish {
@@ -94,14 +94,14 @@ const clickLine = ({ session, scene }: WorkedScene, from: LaneId, to: LaneId, de
 };
 
 /** The click on one channel of a console; undefined where no way leads there. */
-function onChannel(it: CuePlace, device: DeviceId, row: DeskRow, from: LaneId): ChannelPlan | undefined {
+function onChannel(it: WorkPlace, device: DeviceId, row: DeskRow, from: LaneId): ChannelPlan | undefined {
   const { lineIn } = row.row;
   const name = it.context.devices.get(device)?.name ?? device;
   if (lineIn === undefined) return undefined;
   const to = laneIdOf(device, lineIn.lane.port, lineIn.lane.lane);
   const thread = clickLine(it.context, from, to, name);
   const added = addThreadEdits(it.studio, it.place, thread);
-  const then = cuePlaceAfter(it, added);
+  const then = workPlaceAfter(it, added);
   if (then?.context.threads.find((each) => each.thread.id === thread.id)?.complete !== true) return undefined;
   const cells = plannedCells({ ...then, device }, [{ row: row.id, column: 'source', text: lineIn.source }]);
   return {
@@ -115,7 +115,7 @@ function onChannel(it: CuePlace, device: DeviceId, row: DeskRow, from: LaneId): 
 const MOST_TRIED = 8;
 
 /** Brings the click to a free channel of a console; nothing where none can be had. */
-function toConsole(it: CuePlace, device: DeviceId, from: LaneId): ChannelPlan {
+function toConsole(it: WorkPlace, device: DeviceId, from: LaneId): ChannelPlan {
   for (const row of freeChannels(it.context, device).slice(0, MOST_TRIED)) {
     const plan = onChannel(it, device, row, from);
     if (plan !== undefined) return plan;
@@ -132,10 +132,10 @@ class Clicking {
   readonly changes: ChannelPlan['changes'][number][] = [];
   readonly refused: ChannelRefusal[] = [];
 
-  constructor(public it: CuePlace) {}
+  constructor(public it: WorkPlace) {}
 
   take({ edits, changes, refused }: ChannelPlan): void {
-    const next = cuePlaceAfter(this.it, edits);
+    const next = workPlaceAfter(this.it, edits);
     if (next === undefined) return;
     this.it = next;
     this.edits.push(...edits);
@@ -178,7 +178,7 @@ function clickOutput({ session, rig }: WorkedScene): LaneId | undefined {
  * Click in some cues: the one there is, else a track that plays one; brought to a free channel of each console that it
  * does not come to yet, and sent from there. It goes to no mix.
  */
-export function clickInCues(it: CuePlace, { cues, levelDb }: ClickWish): ChannelPlan {
+export function clickInCues(it: WorkPlace, { cues, levelDb }: ClickWish): ChannelPlan {
   const work = new Clicking(it);
   makeClick(work);
   const wanted = (): readonly CueColumn[] =>

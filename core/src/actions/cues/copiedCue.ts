@@ -5,7 +5,7 @@ import type { CueId } from '../../rig/ids';
 import type { ChannelPlan } from '../consoles/channelPlan';
 import type { CueEntry } from './cueCells';
 import { cueCells } from './cueCells';
-import type { CuePlace } from './cuePlace';
+import type { WorkPlace } from '../workPlace';
 
 /** The words that place a source in the stereo picture, which a mono carrier has not. */
 const PLACE = /\s(?:[LR]\d+|left|right|both)\b/g;
@@ -31,7 +31,7 @@ function inWordsOf(column: CueColumn, key: string, text: string): string {
 }
 
 /** The levels of one cue for others: what comes to their carriers, in the words of each. */
-export function copiedCue(it: CuePlace, from: CueId, to: readonly CueId[]): ChannelPlan {
+export function copiedCue(it: WorkPlace, from: CueId, to: readonly CueId[]): ChannelPlan {
   const { context } = it;
   const { sources, columns } = cueMatrix(context);
   const own = columns.find(({ cue }) => cue.id === from);

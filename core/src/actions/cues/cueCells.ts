@@ -14,7 +14,7 @@ import { MOST_SENDS } from '../../session/daw/trackSchema';
 import { cueSourceName } from '../../words/cueSourceNames';
 import type { ChannelChange, ChannelEntry, ChannelPlan, ChannelRefusal } from '../consoles/channelPlan';
 import { plannedCells } from '../consoles/plannedCells';
-import type { CuePlace } from './cuePlace';
+import type { WorkPlace } from '../workPlace';
 
 /** A text meant for a cell of the cue sheet. */
 export interface CueEntry {
@@ -39,7 +39,7 @@ class CueWishes {
   readonly refused: ChannelRefusal[] = [];
   private readonly tracks = new Map<Track, readonly Send[]>();
 
-  constructor(private readonly it: CuePlace) {}
+  constructor(private readonly it: WorkPlace) {}
 
   refuse(at: number, row: string, column: string, sentence: string): void {
     this.refused.push({ at, row, column, sentence });
@@ -102,7 +102,7 @@ class CueWishes {
 }
 
 /** What the sheet of one console makes of its share, told in the words of the cue sheet. */
-function deskPlan(it: CuePlace, device: DeviceId, wishes: readonly DeskWish[]): ChannelPlan {
+function deskPlan(it: WorkPlace, device: DeviceId, wishes: readonly DeskWish[]): ChannelPlan {
   const desk = deskOf(it.context, device);
   const plan = plannedCells(
     { ...it, device },
@@ -132,7 +132,7 @@ function deskPlan(it: CuePlace, device: DeviceId, wishes: readonly DeskWish[]): 
  * Texts for cells of the cue sheet: typed, pasted, filled. Each is a text for the send of its carrier, read and planned
  * as the console's own sheet reads it, so that both always say the same.
  */
-export function cueCells(it: CuePlace, entries: readonly CueEntry[]): ChannelPlan {
+export function cueCells(it: WorkPlace, entries: readonly CueEntry[]): ChannelPlan {
   const { context } = it;
   const matrix = cueMatrix(context);
   const sources = new Map(matrix.sources.map((source) => [sourceKey(source), source]));

@@ -3,7 +3,7 @@ import type { ChannelPlan } from '../consoles/channelPlan';
 import type { ClickWish } from './clickInCues';
 import { clickInCues } from './clickInCues';
 import { copiedCue } from './copiedCue';
-import type { CuePlace } from './cuePlace';
+import type { WorkPlace } from '../workPlace';
 import { headphonesOnly } from './headphonesOnly';
 import { heardBy } from './setUp/heardBy';
 import type { MoreMeWish } from './moreMe';
@@ -27,7 +27,7 @@ export type CueDeed =
   | { readonly does: 'mute-unworn' };
 
 /** What a deed comes to, before it is made. */
-export function cueDeed(it: CuePlace, deed: CueDeed): ChannelPlan {
+export function cueDeed(it: WorkPlace, deed: CueDeed): ChannelPlan {
   switch (deed.does) {
     case 'set-up':
       return setUpCue(it, deed.wish);

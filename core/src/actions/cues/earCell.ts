@@ -17,8 +17,8 @@ import type { CellsEdits } from '../cellsEdits';
 import { fittedFigure } from '../fittedCell';
 import { settingSet } from '../patchEdits';
 import { performerCell } from '../time/performerCell';
-import type { CuePlace } from './cuePlace';
-import { cuePlaceAfter } from './cuePlace';
+import type { WorkPlace } from '../workPlace';
+import { workPlaceAfter } from '../workPlace';
 
 /** What a cell of the list of ears holds. */
 export type EarField =
@@ -33,7 +33,7 @@ export interface EarEntry {
 }
 
 interface Target {
-  readonly it: CuePlace;
+  readonly it: WorkPlace;
   readonly cue: Cue;
   readonly pair: CueHeadphones;
   readonly wearer?: Performer;
@@ -77,7 +77,7 @@ const ofWearer = (
     : performerCell(context.rig, context.session, wearer, field, text);
 
 /** Names that can wear a pair: those listed, and those of the input list. */
-export const wearerNames = ({ context: { session, scene } }: CuePlace): readonly string[] => [
+export const wearerNames = ({ context: { session, scene } }: WorkPlace): readonly string[] => [
   ...new Set([
     ...session.performers.map(({ name }) => name),
     ...threadsIn(session, scene).flatMap(({ performer }) => (performer === '' ? [] : [performer])),
@@ -130,7 +130,7 @@ function volume({ it, pair }: Target, text: string): CellReading<readonly Edit[]
 }
 
 /** The microphones that are open in the scene. */
-export const openMicrophones = ({ context }: CuePlace): readonly Device[] =>
+export const openMicrophones = ({ context }: WorkPlace): readonly Device[] =>
   threadsIn(context.session, context.scene).flatMap(({ from }) => {
     const device = context.devices.get(deviceIdIn(from));
     return device?.type === 'microphone' ? [device] : [];
@@ -165,7 +165,7 @@ const READ: Readonly<Record<EarField, (target: Target, text: string) => CellRead
 
 /** A text for one cell of the list of ears, as edits; or why it does not fit. */
 export function earCell(
-  it: CuePlace,
+  it: WorkPlace,
   { cue: id, headphones, field, text }: EarEntry,
 ): CellReading<readonly Edit[]> {
   const { session } = it.context;
@@ -177,13 +177,13 @@ export function earCell(
 }
 
 /** Texts for many cells, each read with those before it in force; those that do not fit are told. */
-export function earCells(it: CuePlace, entries: readonly EarEntry[]): CellsEdits {
+export function earCells(it: WorkPlace, entries: readonly EarEntry[]): CellsEdits {
   const edits: Edit[] = [];
   const refused: CellsEdits['refused'][number][] = [];
   let now = it;
   entries.forEach((entry, at) => {
     const read = earCell(now, entry);
-    const then = read.ok ? cuePlaceAfter(now, read.value) : undefined;
+    const then = read.ok ? workPlaceAfter(now, read.value) : undefined;
     if (!read.ok) refused.push({ at, sentence: read.sentence });
     else if (then !== undefined) {
       edits.push(...read.value);

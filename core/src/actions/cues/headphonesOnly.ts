@@ -9,21 +9,21 @@ import type { Track } from '../../session/daw/trackSchema';
 import type { ChannelPlan } from '../consoles/channelPlan';
 import { plannedCells } from '../consoles/plannedCells';
 import { cueCells } from './cueCells';
-import type { CuePlace } from './cuePlace';
-import { cuePlaceAfter } from './cuePlace';
+import type { WorkPlace } from '../workPlace';
+import { workPlaceAfter } from '../workPlace';
 
 /** The columns by which a channel leaves for anything but a cue. */
 const OUT_OF_IT = { toMix: 'off', groups: 'none' } as const;
 
 /** A track plays to no output any more. */
-const trackOut = (it: CuePlace, { id, name, outputs: was }: Track): ChannelPlan => ({
+const trackOut = (it: WorkPlace, { id, name, outputs: was }: Track): ChannelPlan => ({
   edits: [editSet('track', { session: it.place.session }, id, { field: 'outputs', value: [], was })],
   changes: [{ row: name, column: 'Outputs', from: was.length === 0 ? 'none' : 'on', to: 'none' }],
   refused: [],
 });
 
 /** A channel goes to no mix and no group any more. */
-const channelOut = (it: CuePlace, { device, row }: DeskSend): ChannelPlan =>
+const channelOut = (it: WorkPlace, { device, row }: DeskSend): ChannelPlan =>
   plannedCells(
     { ...it, device: device.id },
     Object.entries(OUT_OF_IT).flatMap(([column, text]) =>
@@ -32,7 +32,7 @@ const channelOut = (it: CuePlace, { device, row }: DeskSend): ChannelPlan =>
   );
 
 /** A source, an effect above all, in a cue and nowhere else: its send on, its ways to mix and groups off. */
-export function headphonesOnly(it: CuePlace, cue: CueId, source: string): ChannelPlan {
+export function headphonesOnly(it: WorkPlace, cue: CueId, source: string): ChannelPlan {
   const matrix = cueMatrix(it.context);
   const sends = matrix.columns.find((each) => each.cue.id === cue)?.sends.get(source) ?? [];
   const send = (sends.find((each) => each.send.isOn) ?? sends[0])?.send;
@@ -43,7 +43,7 @@ export function headphonesOnly(it: CuePlace, cue: CueId, source: string): Channe
     return { edits: [], changes: [], refused: [{ at: 0, row, column: 'send', sentence }] };
   }
   const first = send.kind === 'track' ? trackOut(it, send.track) : channelOut(it, send);
-  const then = cuePlaceAfter(it, first.edits);
+  const then = workPlaceAfter(it, first.edits);
   if (then === undefined || send.isOn) return first;
   const tap = send.kind === 'track' || send.cell.taps.some(({ word }) => word === 'pre') ? ' pre' : '';
   const second = cueCells(then, [{ source, cue, text: `${formatNumber(START.noonDb)}${tap}` }]);

@@ -9,8 +9,8 @@ import { formatDb } from '../../units/format';
 import type { ChannelPlan } from '../consoles/channelPlan';
 import type { CueEntry } from './cueCells';
 import { cueCells } from './cueCells';
-import type { CuePlace } from './cuePlace';
-import { cuePlaceAfter } from './cuePlace';
+import type { WorkPlace } from '../workPlace';
+import { workPlaceAfter } from '../workPlace';
 
 /** Somebody wants to hear more of themself. */
 export interface MoreMeWish {
@@ -45,14 +45,14 @@ const powerAt = (heard: readonly HeardSource[], side: 0 | 1): number =>
 /** The figure in the text of a send. */
 const FIGURE = /[-+−]?\d+(?:[.,]\d+)?/;
 
-function raised(at: CueSend, column: CueColumn, { context }: CuePlace, byDb: number): string {
+function raised(at: CueSend, column: CueColumn, { context }: WorkPlace, byDb: number): string {
   const level = toTenth(at.send.levelDb + byDb);
   return sendText(at, column, context.scene).replace(FIGURE, String(level));
 }
 
 /** The texts that raise own sends and lower all others. */
 function entriesFor(
-  it: CuePlace,
+  it: WorkPlace,
   column: CueColumn,
   ear: Ear,
   upDb: number,
@@ -104,7 +104,7 @@ const givesWayDb = ({ own, rest }: Shares, upDb: number): number =>
  * Own sound up, everything else down by as much as keeps the total at the ear: nobody gets louder headphones by it.
  * Rounded to the tenth that is shown, and worked out again until the total is within a twentieth of a decibel.
  */
-export function moreMe(it: CuePlace, { cue, headphones, upDb }: MoreMeWish): ChannelPlan {
+export function moreMe(it: WorkPlace, { cue, headphones, upDb }: MoreMeWish): ChannelPlan {
   const device = it.context.devices.get(headphones);
   const column = cueMatrix(it.context).columns.find((each) => each.cue.id === cue);
   if (device === undefined || column === undefined) return none('', 'This scene has no such cue.');
@@ -117,7 +117,7 @@ export function moreMe(it: CuePlace, { cue, headphones, upDb }: MoreMeWish): Cha
   let downDb = givesWayDb(shares, upDb);
   let plan = cueCells(it, entriesFor(it, column, ear, upDb, downDb));
   for (let round = 0; round < MOST_ROUNDS; round++) {
-    const then = cuePlaceAfter(it, plan.edits);
+    const then = workPlaceAfter(it, plan.edits);
     const after = then && earOf(then.context, device, column.cue);
     // The louder side may be the other one by then.
     const [was, is] = [ear.sumDbSpl, after?.sumDbSpl];

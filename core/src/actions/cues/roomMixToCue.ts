@@ -7,10 +7,10 @@ import type { CueId } from '../../rig/ids';
 import type { ChannelPlan } from '../consoles/channelPlan';
 import type { CueEntry } from './cueCells';
 import { cueCells } from './cueCells';
-import type { CuePlace } from './cuePlace';
+import type { WorkPlace } from '../workPlace';
 
 /** Whether a channel goes to the mix of the control room, and where it stands in it. */
-function inMix({ send }: CueSend, { context }: CuePlace): { readonly isIn: boolean; readonly pan: string } {
+function inMix({ send }: CueSend, { context }: WorkPlace): { readonly isIn: boolean; readonly pan: string } {
   if (send.kind === 'track')
     return { isIn: !send.track.muted && send.track.outputs.length > 0, pan: panText(send.track.pan) };
   const knobs = deskKnobs(send.device, context.scene);
@@ -33,7 +33,7 @@ function followText({ send }: CueSend, column: CueColumn, pan: string): string {
  * The control room's mix into a cue: every send behind its fader at 0 dB and panned alike, what is not in the mix off.
  * It follows every move of the mix: for one overdub, not for a band.
  */
-export function roomMixToCue(it: CuePlace, cue: CueId): ChannelPlan {
+export function roomMixToCue(it: WorkPlace, cue: CueId): ChannelPlan {
   const column = cueMatrix(it.context).columns.find((each) => each.cue.id === cue);
   if (column === undefined) return { edits: [], changes: [], refused: [] };
   const canFollow = [...column.sends.values()]

@@ -8,7 +8,7 @@ import { settingKeyOf } from '../../rig/settings';
 import { formatNumber } from '../../units/format';
 import type { ChannelChange, ChannelPlan, ChannelRefusal } from '../consoles/channelPlan';
 import { settingSet } from '../patchEdits';
-import type { CuePlace } from './cuePlace';
+import type { WorkPlace } from '../workPlace';
 
 /** Pairs whose volumes are to stand somewhere. */
 interface Wanted {
@@ -21,7 +21,7 @@ const NEAR_DB = 0.05;
 
 const dbText = (db: number): string => `${formatNumber(db)} dB`;
 
-function turnedTo({ place, context }: CuePlace, wanted: readonly Wanted[]): ChannelPlan {
+function turnedTo({ place, context }: WorkPlace, wanted: readonly Wanted[]): ChannelPlan {
   const changes: ChannelChange[] = [];
   const settings = new Map<string, ReturnType<typeof settingSet>>();
   for (const { ear, valueDb } of wanted) {
@@ -43,11 +43,11 @@ function turnedTo({ place, context }: CuePlace, wanted: readonly Wanted[]): Chan
   return { edits: [...settings.values()], changes, refused: [] };
 }
 
-const earsOf = ({ context }: CuePlace, cues: readonly CueId[] | undefined): readonly Ear[] =>
+const earsOf = ({ context }: WorkPlace, cues: readonly CueId[] | undefined): readonly Ear[] =>
   ears(context).filter(({ cue }) => cue !== undefined && (cues === undefined || cues.includes(cue.id)));
 
 /** The volumes of some ears down to the bottom. */
-const down = (it: CuePlace, some: readonly Ear[]): ChannelPlan =>
+const down = (it: WorkPlace, some: readonly Ear[]): ChannelPlan =>
   turnedTo(
     it,
     some.flatMap((ear) => {
@@ -57,11 +57,11 @@ const down = (it: CuePlace, some: readonly Ear[]): ChannelPlan =>
   );
 
 /** Volumes of everybody on some cues, or all, down to the bottom. */
-export const volumesToZero = (it: CuePlace, cues?: readonly CueId[]): ChannelPlan =>
+export const volumesToZero = (it: WorkPlace, cues?: readonly CueId[]): ChannelPlan =>
   down(it, earsOf(it, cues));
 
 /** Volumes of the pairs that nobody wears down to the bottom. */
-export const unwornMuted = (it: CuePlace): ChannelPlan =>
+export const unwornMuted = (it: WorkPlace): ChannelPlan =>
   down(
     it,
     earsOf(it, undefined).filter((ear) => ear.isLying),
@@ -81,7 +81,7 @@ function offStart(start: StartVolume | undefined): string | undefined {
 }
 
 /** The first sound: volumes of the pairs that are worn to where the ear has 75 dB SPL. */
-export function volumesAtStart(it: CuePlace, cues?: readonly CueId[]): ChannelPlan {
+export function volumesAtStart(it: WorkPlace, cues?: readonly CueId[]): ChannelPlan {
   const worn = earsOf(it, cues)
     .filter((ear) => !ear.isLying)
     .map((ear) => ({ ear, start: startVolume(it.context, ear) }));

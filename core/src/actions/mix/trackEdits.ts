@@ -31,12 +31,17 @@ export function hostEdits(rig: Rig, session: Session): readonly Edit[] {
 export const templateEdits = (session: Session, template: TrackTemplate): readonly Edit[] =>
   tracksFromTemplate(session, template).map((item) => editAdd('track', { session: session.id }, item));
 
-/** Takes a track out; tracks that follow it, where it is a VCA, follow none then. */
+/** Takes a track out, with how scenes had it armed; tracks that follow it, where it is a VCA, follow none then. */
 export function removeTrackEdits(session: Session, track: Track): readonly Edit[] {
   const followers = session.tracks.filter(({ vca }) => vca === track.id);
   return [
     ...followers.map(({ id, vca = null }) =>
       editSet('track', { session: session.id }, id, { field: 'vca', value: null, was: vca }),
+    ),
+    ...session.scenes.flatMap((scene) =>
+      (scene.trackStates ?? [])
+        .filter(({ id }) => id === track.id)
+        .map(({ id }) => editRemove('trackState', { session: session.id, scene: scene.id }, id)),
     ),
     editRemove('track', { session: session.id }, track.id, track),
   ];

@@ -11,6 +11,7 @@ import type { ScenePlace } from '../../session/scenePlace';
 import { findScene } from '../../session/scenePlace';
 import { gainTo, overMax, powerTo, referenceTo } from './knobMends';
 import { cueDown, cuePre, onlyDirect, quietUnworn, talkToCue } from './cueMends';
+import { carryGain, disarm } from './playbackMends';
 import { combOfInserts, turnPolarity } from './parallelPathMends';
 import type { Figures, Mend, Repair } from './repair';
 import { refOf } from './repair';
@@ -44,6 +45,8 @@ const MENDS: Readonly<Partial<Record<RuleId, Mend>>> = {
   'cue-heard-twice': onlyDirect,
   'open-headphones': quietUnworn,
   'no-talkback': talkToCue,
+  'armed-in-playback': disarm,
+  'gain-not-carried': carryGain,
 };
 
 /** Ready changes that mend a finding; none where no single one is safe. */

@@ -48,6 +48,7 @@ export function newSceneEdits(
     ...(start === 'branch' && { follows: scene.id }),
     cords: isBare ? [] : scene.cords,
     settings: isBare ? {} : scene.settings,
+    ...(!isBare && scene.trackStates && { trackStates: scene.trackStates }),
   };
   const threads = isBare ? [] : session.threads.filter(({ scenes }) => scenes.includes(scene.id));
   const cues = isBare ? [] : session.cues.filter(({ scenes }) => scenes.includes(scene.id));

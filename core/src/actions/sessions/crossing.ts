@@ -20,7 +20,8 @@ export interface LeftOut {
     | 'waivers'
     | 'headphones'
     | 'cue'
-    | 'cue-headphones';
+    | 'cue-headphones'
+    | 'playback-check';
   /** The line, scene or performer it is left out of; empty where it is the session itself. */
   readonly of: string;
   /** The device, place or cord of the other rig. */

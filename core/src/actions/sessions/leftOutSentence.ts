@@ -18,6 +18,7 @@ const WORDING: Readonly<Record<LeftOut['what'], (left: LeftOut) => string>> = {
       ? 'One waived finding is left out, since it names places of the other rig.'
       : `${String(count)} waived findings are left out, since they name places of the other rig.`,
   cue: ({ of, missing }) => `The cue ${of} is left out: there is no ${missing} here.`,
+  'playback-check': ({ of, missing }) => `The playback check ${of} is left out: there is no ${missing} here.`,
   'cue-headphones': ({ of, missing }) => `The cue ${of} loses ${missing}.`,
   headphones: ({ of, missing }) => `${of} loses the headphones ${missing}.`,
 };

@@ -38,7 +38,7 @@ function keptScenes(session: Session, keeps: ReadonlySet<SessionPart>): Scene[] 
   const [first] = scenesInOrder(session);
   const there = new Set(keeps.has('lines') ? session.threads.map(({ id }) => id) : []);
   const bare = (scene: Scene): Scene => {
-    const { follows: _follows, position: _position, archived: _archived, ...alone } = scene;
+    const { follows: _follows, position: _position, archived: _archived, trains: _trains, ...alone } = scene;
     return { ...alone, cords: [], settings: scene.settings };
   };
   const scenes = keeps.has('scenes')
@@ -46,7 +46,8 @@ function keptScenes(session: Session, keeps: ReadonlySet<SessionPart>): Scene[] 
     : first === undefined
       ? []
       : [bare(first)];
-  return keeps.has('settings') ? scenes : scenes.map((scene) => ({ ...scene, settings: {} }));
+  const tracked = keeps.has('tracks') ? scenes : scenes.map(({ trackStates: _states, ...rest }) => rest);
+  return keeps.has('settings') ? tracked : tracked.map((scene) => ({ ...scene, settings: {} }));
 }
 
 const inScenes = <T extends Pick<Thread, 'scenes'>>(item: T, scenes: readonly Scene[]): T => ({
@@ -76,6 +77,7 @@ export function withParts(session: Session, keeps: ReadonlySet<SessionPart>): Se
       ? session.threads.map((thread) => keptThread(thread, scenes, keeps.has('pins')))
       : [],
     performers: keeps.has('lines') ? session.performers : [],
+    playbackChecks: keeps.has('scenes') && keeps.has('settings') ? session.playbackChecks : [],
     cues: keeps.has('lines') ? session.cues.map((cue) => inScenes(cue, scenes)) : [],
   };
 }

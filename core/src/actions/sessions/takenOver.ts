@@ -2,6 +2,7 @@ import { deviceIdIn } from '../../rig/ids';
 import type { Rig } from '../../rig/rigSchema';
 import type { Performer } from '../../session/performerSchema';
 import type { Cue } from '../../session/cueSchema';
+import type { PlaybackCheck } from '../../session/playbackSchema';
 import type { Session, Thread } from '../../session/sessionSchema';
 import type { Studio } from '../../session/studioSchema';
 import type { CellReading } from '../../text/cellReading';
@@ -69,6 +70,15 @@ function besidesOver(over: Crossing, session: Session): Crossed<Session> {
   };
 }
 
+/** A playback check is one of a console and a recorder; without either there is none. */
+function checkOver({ to, name }: Crossing, check: PlaybackCheck): Crossed<PlaybackCheck | undefined> {
+  const [console, recorder] = [to.get(check.console), to.get(check.recorder)];
+  if (console !== undefined && recorder !== undefined)
+    return { kept: { ...check, console, recorder }, left: [] };
+  const missing = name(console === undefined ? check.console : check.recorder);
+  return { kept: undefined, left: [leftOut('playback-check', check.name, missing)] };
+}
+
 /**
  * A session of another rig as it can be on this one, and all that cannot. Ids, numbers and names stay; nothing is
  * put in the place of what is missing.
@@ -82,6 +92,7 @@ export function sessionOver(
   const over = crossingBetween(theirs, ours, all);
   const threads = session.threads.map((thread) => ({ number: thread.number, ...threadOver(over, thread) }));
   const cues = session.cues.map((cue) => cueOver(over, cue));
+  const checks = session.playbackChecks.map((check) => checkOver(over, check));
   const keptCues = cues.flatMap((each) => each.kept ?? []);
   const kept = withoutLost(
     threads.flatMap((each) => each.kept ?? []),
@@ -98,12 +109,14 @@ export function sessionOver(
       scenes: scenes.map((each) => each.kept),
       performers: performers.map((each) => each.kept),
       cues: keptCues,
+      playbackChecks: checks.flatMap((each) => each.kept ?? []),
     },
     left: [
       ...[...threads].sort((a, b) => a.number - b.number),
       ...scenes,
       ...performers,
       ...cues,
+      ...checks,
       besides,
     ].flatMap((each) => each.left),
   };

@@ -3,7 +3,7 @@ import type { WorkedScene } from '../../scene/workedScene';
 import { CARD_LANES } from '../../rig/catalogue/consoles/digitalConsole/digitalPatch';
 import type { Device } from '../../rig/rigSchema';
 import type { PatchCell } from '../../rig/sheets/channelSheet';
-import { amplifierBehind } from '../amplifierBehind';
+import { amplifierBehind } from '../../graph/amplifierBehind';
 import type { Desk, DeskRow } from '../desk';
 import { laneAtOf } from '../desk';
 import type { ReadyCell } from './readyLine';

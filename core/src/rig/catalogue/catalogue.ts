@@ -7,6 +7,7 @@ import type { DeviceType } from './deviceType';
 import { audioInterface } from './digital/audioInterface';
 import { converter } from './digital/converter';
 import { dawHost } from './digital/dawHost';
+import { multitrackRecorder } from './digital/multitrackRecorder';
 import { opticalPreamp } from './digital/opticalPreamp';
 import { stagebox } from './digital/stagebox';
 import { cueAmp } from './monitoring/cueAmp';
@@ -60,6 +61,7 @@ export const CATALOGUE: readonly DeviceType[] = [
   converter,
   audioInterface,
   dawHost,
+  multitrackRecorder,
   splitConsole,
   digitalConsole,
   summingMixer,

@@ -102,6 +102,10 @@ export const GEAR_KINDS: readonly GearKind[] = [
     sized: ({ ins, outs, channels: count }) => said({ inputs: ins ?? count, outputs: outs }),
   },
   {
+    ...{ type: 'multitrackRecorder', name: 'Recorder', ...counted('tracks') },
+    words: ['multitrack recorder', 'multitrack', 'recorder card', 'track recorder'],
+  },
+  {
     ...{ type: 'dynamics', name: 'Compressor', ...counted() },
     words: ['limiter', 'compressor or limiter', 'gate', 'expander', 'de-esser', 'dynamics'],
   },

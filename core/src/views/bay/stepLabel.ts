@@ -23,6 +23,10 @@ export function stepLabel(studio: Studio, { session }: Target, step: Step): stri
       return `Switched 48 V off at ${naming.device(step.device)}`;
     case 'drain':
       return 'Waited for 48 V to drain';
+    case 'disarm':
+      return 'Took the arming off tracks';
+    case 'arm':
+      return 'Armed tracks';
     case 'set':
       return `Set ${naming.device(step.device)}`;
   }

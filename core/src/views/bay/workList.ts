@@ -17,6 +17,7 @@ import type { JackLabel, Reader } from './jackLabel';
 import { jackLabel } from './jackLabel';
 
 import { findScene } from '../../session/scenePlace';
+import { armedStep, hasStage, heardOver, largeRises } from './stageSteps';
 
 /** One line of a step that turns knobs: "3 Gain", from and to. */
 export interface TurnLine {
@@ -53,10 +54,15 @@ export interface WorkList {
   /** What is on the floor, or on its way there; undefined where nothing ever was. */
   readonly onFloor?: string;
   readonly steps: readonly WorkStep[];
+  /** Gains that rise by more than a few dB on the way, to be looked at before anything is done. */
+  readonly rises: readonly string[];
 }
 
 /** What a list is read with, and the cues that are heard before it is done, and then. */
 interface CueReader extends Reader {
+  readonly session: Session;
+  /** Mains and wedges are told apart from monitors where a stage may be heard over them. */
+  readonly hasStage: boolean;
   readonly cues: { readonly now: readonly string[]; readonly then: readonly string[] };
 }
 
@@ -135,13 +141,19 @@ function otherStep(reader: CueReader, step: Exclude<Step, CordStep>): Shown {
   const bare = { adaptors: [], turns: [] };
   switch (step.kind) {
     case 'mute':
-      return { ...bare, title: `Mute the ${step.quiet}: ${quieted(step, reader.cues.now, nameOf)}` };
+      return {
+        ...bare,
+        title: `Mute ${heardOver(reader.hasStage, step.quiet)}: ${quieted(step, reader.cues.now, nameOf)}`,
+      };
     case 'open':
       return {
         ...bare,
-        title: `${step.quiet === 'cues' ? 'Open the cues' : 'Unmute the monitors'}: ${quieted(step, reader.cues.then, nameOf)}`,
+        title: `${step.quiet === 'cues' ? 'Open' : 'Unmute'} ${heardOver(reader.hasStage, step.quiet)}: ${quieted(step, reader.cues.then, nameOf)}`,
         caution: OPEN_CAUTION,
       };
+    case 'disarm':
+    case 'arm':
+      return { ...bare, ...armedStep(reader.session, step) };
     case 'power-off':
       return {
         ...bare,
@@ -155,7 +167,7 @@ function otherStep(reader: CueReader, step: Exclude<Step, CordStep>): Shown {
       const isPower = step.turns.some(({ key }) => knobOf(reader.rig, key)?.spec.setting === 'phantom');
       return {
         ...bare,
-        title: `Set ${nameOf(step.device)}`,
+        title: `${step.isWayBack === true ? 'Back to the stage: set' : 'Set'} ${nameOf(step.device)}`,
         turns,
         ...(isPower && { caution: POWER_CAUTION }),
       };
@@ -163,14 +175,16 @@ function otherStep(reader: CueReader, step: Exclude<Step, CordStep>): Shown {
   }
 }
 
-function roomOf({ rig, graph }: Reader, step: Step): RoomId | undefined {
+function roomOf({ rig, graph, session }: CueReader, step: Step): RoomId | undefined {
   if (isCordStep(step)) return graph.lanes[graph.laneIndex.get(jackOfStep(step)) ?? -1]?.room;
   const device =
     'device' in step
       ? step.device
       : 'devices' in step
         ? step.devices[0]
-        : step.keys[0] && knobOf(rig, step.keys[0])?.device.id;
+        : 'keys' in step
+          ? step.keys[0] && knobOf(rig, step.keys[0])?.device.id
+          : session.host;
   return rig.devices.find(({ id }) => id === device)?.room;
 }
 
@@ -192,15 +206,18 @@ export function workList(studio: Studio, target: Target, here?: RoomId): WorkLis
   const named = (session: Session, scene: Pick<Scene, 'id'>): readonly string[] =>
     cuesIn(session, scene).map(({ name }) => name);
   const reader: CueReader = {
-    ...{ rig, graph: compile(rig, target.session, floorScene(floor)) },
+    ...{ rig, graph: compile(rig, target.session, floorScene(floor)), session: target.session },
+    hasStage: hasStage(target.session, [target.scene.id, at?.scene.id]),
     cues: {
       now: at === undefined ? [] : named(at.session, at.scene),
       then: named(target.session, target.scene),
     },
   };
+  const steps = stepsTo(studio, target, here);
   return {
     target: target.scene.name,
     ...(at && { onFloor: at.scene.name }),
-    steps: stepsTo(studio, target, here).map((step) => shown(reader, step)),
+    steps: steps.map((step) => shown(reader, step)),
+    rises: steps.flatMap((step) => (step.kind === 'set' ? largeRises(rig, step.turns) : [])),
   };
 }

@@ -19,10 +19,11 @@ import type { WorkerState } from './worker-state';
 /** What the screens at the bay may ask. `isTeardown`: the way to all normals, instead of to the scene. */
 export interface FloorAnswers {
   workList(isTeardown: boolean, here?: RoomId): WorkList;
-  tickStep(id: string, isTeardown: boolean): HandPatch;
+  /** @param now the moment it is ticked, ISO 8601. */
+  tickStep(id: string, isTeardown: boolean, now: string): HandPatch;
   tickCord(id: CordId): HandPatch;
   tickCords(wanted: readonly CordTick[]): CellsEdits;
-  markOnFloor(isTeardown: boolean): readonly Edit[];
+  markOnFloor(isTeardown: boolean, now: string): readonly Edit[];
   deadJack(jack: LaneId, note: string): DeadJack;
 }
 
@@ -36,20 +37,21 @@ export function createFloorAnswers(there: () => WorkerState): FloorAnswers {
   const placeOf = (isTeardown: boolean): ScenePlace | null => (isTeardown ? null : there().place);
   return {
     workList: (isTeardown, here) => workList(there().studio, target(isTeardown), here),
-    tickStep(id, isTeardown) {
+    tickStep(id, isTeardown, now) {
       const { studio } = there();
       const wanted = target(isTeardown);
       const step = stepsTo(studio, wanted).find((each) => stepId(each) === id);
       if (step === undefined)
         return { ok: false, sentence: 'This step is done already. Go on with the next one.' };
-      const edits = tickEdits(studio, placeOf(isTeardown), step);
+      const edits = tickEdits(studio, placeOf(isTeardown), step, now);
       return edits.length === 0
         ? { ok: false, sentence: '48 V is not off yet. Switch it off first, then wait.' }
         : { ok: true, label: stepLabel(studio, wanted, step), edits };
     },
     tickCord: (id) => tickCord(there().context, id),
     tickCords: (wanted) => tickCords(there().context, wanted),
-    markOnFloor: (isTeardown) => onFloorEdits(there().studio, placeOf(isTeardown), target(isTeardown).scene),
+    markOnFloor: (isTeardown, now) =>
+      onFloorEdits(there().studio, placeOf(isTeardown), target(isTeardown).scene, now),
     deadJack(jack, note) {
       const { studio, context } = there();
       const name = context.graph.lanes[context.graph.laneIndex.get(jack) ?? -1]?.name ?? jack;

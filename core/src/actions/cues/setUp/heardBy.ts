@@ -2,12 +2,12 @@ import type { CueId, DeviceId } from '../../../rig/ids';
 import type { ChannelPlan } from '../../consoles/channelPlan';
 import { volumesDown } from './boxKnobs';
 import { pairOnCue } from '../cueHeadphones';
-import type { CuePlace } from '../cuePlace';
+import type { WorkPlace } from '../../workPlace';
 import { drivenOf, routeCue } from './routedCue';
-import { SettingUp } from './settingUp';
+import { SettingUp } from '../../settingUp';
 
 /** One more pair of headphones on a cue: routed where its box is not reached yet, its volume down. */
-export function heardBy(it: CuePlace, id: CueId, headphones: DeviceId): ChannelPlan {
+export function heardBy(it: WorkPlace, id: CueId, headphones: DeviceId): ChannelPlan {
   const up = new SettingUp(it);
   if (drivenOf(up, [headphones]).length > 0) {
     up.make(pairOnCue(it.context.session, id, headphones, true));

@@ -6,9 +6,9 @@ import type { Cue } from '../../../session/cueSchema';
 import type { Thread } from '../../../session/sessionSchema';
 import { addThreadsEdits } from '../../track/threadEdits';
 import { ownMixers } from './boxKnobs';
-import { cuePlaceAfter } from '../cuePlace';
+import { workPlaceAfter } from '../../workPlace';
 import { cueLegs, cueTargets, cueThreads } from './cueLines';
-import type { SettingUp } from './settingUp';
+import type { SettingUp } from '../../settingUp';
 import { talkbackLine } from './talkbackLine';
 
 /** What a cue or talkback never passes on its way: a way that does is none, be it that it conducts. */
@@ -16,7 +16,7 @@ const NO_WAY: ReadonlySet<StationRole> = new Set(['preamp', 'di', 're-amp', 'pro
 
 /** Lines that run when they are added, without passing a preamp or an effect. */
 function running({ it }: SettingUp, threads: readonly Thread[]): readonly Thread[] {
-  const then = cuePlaceAfter(it, addThreadsEdits(it.studio, it.place, threads));
+  const then = workPlaceAfter(it, addThreadsEdits(it.studio, it.place, threads));
   const ways = new Map((then?.context.threads ?? []).map((way) => [way.thread.id, way]));
   return threads.filter(({ id }) => {
     const way = ways.get(id);

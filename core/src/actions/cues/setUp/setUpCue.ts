@@ -13,9 +13,9 @@ import { cueSchema } from '../../../session/cueSchema';
 import type { ChannelPlan } from '../../consoles/channelPlan';
 import { amplifiersAtNoon, volumesDown } from './boxKnobs';
 import { cueCells } from '../cueCells';
-import type { CuePlace } from '../cuePlace';
+import type { WorkPlace } from '../../workPlace';
 import { bringTalkback, drivenOf, routeCue } from './routedCue';
-import { SettingUp } from './settingUp';
+import { SettingUp } from '../../settingUp';
 
 /** A cue as it is wished: what carries it, and who hears it. */
 export interface CueWish {
@@ -31,7 +31,7 @@ export interface CueSetUp extends ChannelPlan {
 }
 
 /** What keeps a cue from being set up at all, as a sentence. */
-function refusal({ context }: CuePlace, { name, carrier, headphones }: CueWish): string | undefined {
+function refusal({ context }: WorkPlace, { name, carrier, headphones }: CueWish): string | undefined {
   if (name.trim() === '') return 'A cue needs a name.';
   if (context.session.cues.some((cue) => cue.name.toLowerCase() === name.trim().toLowerCase()))
     return `There is a cue called “${name.trim()}” already. Give this one a name of its own.`;
@@ -48,7 +48,7 @@ function refusal({ context }: CuePlace, { name, carrier, headphones }: CueWish):
     : `${carrierText(context, carrier)} carries the cue “${taken}” already. Choose another bus, or put these people on that cue.`;
 }
 
-function newCue({ context: { session, scene } }: CuePlace, wish: CueWish, id: CueId): Cue {
+function newCue({ context: { session, scene } }: WorkPlace, wish: CueWish, id: CueId): Cue {
   return cueSchema.parse({
     ...{ id, name: wish.name.trim(), carrier: wish.carrier, scenes: [scene.id] },
     number: Math.max(0, ...session.cues.map(({ number }) => number)) + 1,
@@ -61,7 +61,7 @@ function newCue({ context: { session, scene } }: CuePlace, wish: CueWish, id: Cu
  * o'clock, and left and right of it routed to the amplifiers and boxes of its headphones. Volumes are down at the end:
  * they are raised when everybody has been warned and a level is heard.
  */
-export function setUpCue(it: CuePlace, wish: CueWish): CueSetUp {
+export function setUpCue(it: WorkPlace, wish: CueWish): CueSetUp {
   const id = idFromName(wish.name, new Set(it.context.session.cues.map((cue) => cue.id)), 'cue') as CueId;
   const up = new SettingUp(it);
   const none = (sentence: string): CueSetUp => ({

@@ -1,12 +1,12 @@
-import type { ReadyCell } from '../../../consoles/ready/readyLine';
-import type { Edit } from '../../../edits/make';
-import type { DeviceId } from '../../../rig/ids';
-import type { ChannelChange, ChannelPlan, ChannelRefusal } from '../../consoles/channelPlan';
-import { plannedCells } from '../../consoles/plannedCells';
-import { settingSet } from '../../patchEdits';
-import type { BoxKnobs } from './boxKnobs';
-import type { CuePlace } from '../cuePlace';
-import { cuePlaceAfter } from '../cuePlace';
+import type { ReadyCell } from '../consoles/ready/readyLine';
+import type { Edit } from '../edits/make';
+import type { DeviceId } from '../rig/ids';
+import type { SettingKey, SettingValue } from '../rig/settings';
+import type { ChannelChange, ChannelPlan, ChannelRefusal } from './consoles/channelPlan';
+import { plannedCells } from './consoles/plannedCells';
+import { settingSet } from './patchEdits';
+import type { WorkPlace } from './workPlace';
+import { workPlaceAfter } from './workPlace';
 
 /** Steps made one after the other, each in the place the ones before it leave. */
 export class SettingUp {
@@ -14,10 +14,10 @@ export class SettingUp {
   readonly changes: ChannelChange[] = [];
   readonly refused: ChannelRefusal[] = [];
 
-  constructor(public it: CuePlace) {}
+  constructor(public it: WorkPlace) {}
 
   make(edits: readonly Edit[]): boolean {
-    const next = cuePlaceAfter(this.it, edits);
+    const next = workPlaceAfter(this.it, edits);
     if (next === undefined) return false;
     this.it = next;
     this.edits.push(...edits);
@@ -34,7 +34,7 @@ export class SettingUp {
     if (cells.length > 0) this.plan(plannedCells({ ...this.it, device }, cells));
   }
 
-  knobs(knobs: BoxKnobs): void {
+  knobs(knobs: ReadonlyMap<SettingKey, SettingValue>): void {
     const { place, context } = this.it;
     this.make([...knobs].map(([key, value]) => settingSet(place, context.scene, key, value)));
   }

@@ -1,5 +1,5 @@
-import type { GraphStation, SignalGraph } from '../graph/signalGraph';
-import { edgesInto } from '../graph/walk';
+import type { GraphStation, SignalGraph } from './signalGraph';
+import { edgesInto } from './walk';
 
 /** Longer than any way from a connector to the channel that listens to it. */
 const MOST_STEPS = 400;

@@ -1,20 +1,20 @@
-import { applyEdits } from '../../edits/change';
-import type { Edit } from '../../edits/make';
-import type { WorkedScene } from '../../scene/workedScene';
-import { workedSceneAfter } from '../../scene/workedSceneAfter';
-import type { ScenePlace } from '../../session/scenePlace';
-import { findScene } from '../../session/scenePlace';
-import type { Studio } from '../../session/studioSchema';
+import { applyEdits } from '../edits/change';
+import type { Edit } from '../edits/make';
+import type { WorkedScene } from '../scene/workedScene';
+import { workedSceneAfter } from '../scene/workedSceneAfter';
+import type { ScenePlace } from '../session/scenePlace';
+import { findScene } from '../session/scenePlace';
+import type { Studio } from '../session/studioSchema';
 
 /** What cues are worked on in. */
-export interface CuePlace {
+export interface WorkPlace {
   readonly studio: Studio;
   readonly place: ScenePlace;
   readonly context: WorkedScene;
 }
 
 /** The same place once some edits are made; undefined where they do not hold together. */
-export function cuePlaceAfter(it: CuePlace, edits: readonly Edit[]): CuePlace | undefined {
+export function workPlaceAfter(it: WorkPlace, edits: readonly Edit[]): WorkPlace | undefined {
   if (edits.length === 0) return it;
   const made = applyEdits(it.studio, edits);
   const found = made.ok ? findScene(made.value, it.place) : undefined;
