@@ -18,6 +18,7 @@ import { withConsoles } from './consoles';
 import type { Line } from './inputList';
 import { CRUSH, LINES } from './inputList';
 import { LISTENING, PERFORMERS } from './performers';
+import { withRehearsal } from './rehearsal';
 import { saltglassRig } from './saltglassRig';
 import { TRACK_LIST } from './trackList';
 
@@ -114,13 +115,16 @@ const COMPANY_LINES = [1, 13, 21, 22, 23, 24, 25].map((number) => `line-${String
 
 /** Saltglass Rooms with "The Lamplighter's Ledger": built by the program's own looms, edits and router. */
 export const saltglassRooms = (): Studio =>
-  withCompany(
-    withConsoles(
-      withFoley(withTracks([...LINES, CRUSH].reduce(withLine, canonicalStudio(emptyStudio())))),
+  withRehearsal(
+    withCompany(
+      withConsoles(
+        withFoley(withTracks([...LINES, CRUSH].reduce(withLine, canonicalStudio(emptyStudio())))),
+        PLACE,
+      ),
       PLACE,
+      COMPANY_LINES,
     ),
     PLACE,
-    COMPANY_LINES,
   );
 
 /** Where the demo opens. */

@@ -63,12 +63,14 @@ const isFed = (graph: SignalGraph, lane: number): boolean =>
 
 /** Whether anything hangs behind the cable that a lane leaves by; a recorder plays all its tracks, wanted or not. */
 function isListenedTo(graph: SignalGraph, start: number): boolean {
-  for (let lane = start; ;) {
+  const seen = new Set([start]);
+  for (const lane of seen) {
     const [edge, other] = edgesFrom(graph, lane);
     if (other !== undefined) return true;
     if (edge === undefined) return lane !== start && graph.lanes[lane]?.face === 'inside';
-    lane = edge.to;
+    seen.add(edge.to);
   }
+  return true;
 }
 
 /**

@@ -53,24 +53,28 @@ type Tap = Pick<CheckedChannel, 'recordedOn' | 'fault'>;
 
 /**
  * The track that records what a channel listens to. One that takes in other channels as well records a mix; of several
- * that take in this one alone, a clean one counts.
+ * that take in this one alone, a clean one counts, and of those the one it plays from.
  * @param sources what all channels of the check listen to.
  */
 function tapOf(
   { at, console, hearing }: Side & { readonly hearing: readonly Hearing[] },
-  row: SheetRow,
-  source: number,
+  { row, live: { source } }: Feeds,
   sources: ReadonlySet<number>,
+  playsFrom: readonly RecorderTrack[],
 ): Tap {
+  if (source === undefined) return {};
   const all = hearing.filter(({ heard }) => heard.has(source));
   const alone = all.filter(({ heard }) => [...sources].filter((each) => heard.has(each)).length === 1);
-  const taps = alone.map(({ track }): Tap => {
+  const taps = alone.map(({ track }): Tap & { readonly recordedOn: RecorderTrack } => {
     const fault = tapFault(at, { device: console, row, source, record: track.record });
     return { recordedOn: track, ...(fault !== undefined && { fault }) };
   });
-  const best = taps.find(({ fault }) => fault === undefined) ?? taps[0];
+  const clean = taps.filter(({ fault }) => fault === undefined);
+  const played = clean.find(({ recordedOn }) => playsFrom.some(({ number }) => number === recordedOn.number));
   const [mix] = all;
-  return best ?? (mix === undefined ? {} : { recordedOn: mix.track, fault: 'mixed' });
+  return (
+    played ?? clean[0] ?? taps[0] ?? (mix === undefined ? {} : { recordedOn: mix.track, fault: 'mixed' })
+  );
 }
 
 interface Feeds {
@@ -79,13 +83,18 @@ interface Feeds {
   readonly playback: ChannelFeed;
 }
 
-function checkedChannel(feeds: Feeds, live: Side, playback: Side, tap: Tap): CheckedChannel {
+function checkedChannel(
+  feeds: Feeds,
+  live: Side & { readonly hearing: readonly Hearing[] },
+  playback: Side,
+  sources: ReadonlySet<number>,
+): CheckedChannel {
   const { before, source } = feeds.playback;
   const playsFrom = playback.tracks.filter(({ play }) => before.has(play));
   const isMonitored = playback.tracks.some(({ record }) => before.has(record));
   const isSame = laneId(live.at.graph, feeds.live.source) === laneId(playback.at.graph, source);
   return {
-    ...{ ...feeds, ...tap, playsFrom, isMonitored },
+    ...{ ...feeds, ...tapOf(live, feeds, sources, playsFrom), playsFrom, isMonitored },
     isSilent: !isSame && playsFrom.length === 0 && !isMonitored,
   };
 }
@@ -127,9 +136,5 @@ function checkedChannels(check: PlaybackCheck, live: Side, playback: Side): read
   });
   const sources = new Set(feeds.flatMap((each) => each.live.source ?? []));
   const hearing = live.tracks.map((track) => ({ track, heard: reach(live.at.graph, [track.record], 'to') }));
-  return feeds.map((each) => {
-    const { source } = each.live;
-    const tap = source === undefined ? {} : tapOf({ ...live, hearing }, each.row, source, sources);
-    return checkedChannel(each, live, playback, tap);
-  });
+  return feeds.map((each) => checkedChannel(each, { ...live, hearing }, playback, sources));
 }

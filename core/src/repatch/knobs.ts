@@ -28,9 +28,17 @@ export function knobOf(rig: Rig, key: SettingKey): Knob | undefined {
 export const standsAt = ({ spec, channel }: Knob, stored: SettingValue | null | undefined): SettingValue =>
   stored ?? initialOf(spec, channel);
 
+/** Knobs of a device together, channels in the order they are counted. */
+function byKnob(a: SettingKey, b: SettingKey): number {
+  const [one, other] = [partsOfSettingKey(a), partsOfSettingKey(b)];
+  const text = (parts: typeof one): string => `${parts.deviceId}/${parts.setting}`;
+  if (text(one) !== text(other)) return text(one) < text(other) ? -1 : 1;
+  return one.channel - other.channel;
+}
+
 /** The knobs that stand differently under two sets of settings, in the order of their keys. */
 export function turnsBetween(rig: Rig, now: Settings, wanted: Settings): readonly Turn[] {
-  const keys = [...new Set([...Object.keys(now), ...Object.keys(wanted)])].sort() as SettingKey[];
+  const keys = ([...new Set([...Object.keys(now), ...Object.keys(wanted)])] as SettingKey[]).sort(byKnob);
   return keys.flatMap((key): Turn[] => {
     const knob = knobOf(rig, key);
     const [was, value] = [now[key] ?? null, wanted[key] ?? null];

@@ -14,6 +14,8 @@ import type { Rig } from '../rig/rigSchema';
 import { stationOfRole } from '../routing/realise';
 import type { Floor } from '../session/floorSchema';
 import type { Scene, Session, Thread, Waiver } from '../session/sessionSchema';
+import type { PlaybackBanner } from './playback/playbackBanner';
+import { playbackBanner } from './playback/playbackBanner';
 import type { FindingView } from './findingView';
 import { findingView } from './findingView';
 import type { SettingCell } from './settingCells';
@@ -57,6 +59,8 @@ export interface Plan {
   readonly findings: readonly FindingView[];
   readonly idleWaivers: readonly Waiver[];
   readonly failedRules: CheckReport['failedRules'];
+  /** Said on every screen while a recorder plays into a console. */
+  readonly playback?: PlaybackBanner;
 }
 
 /** Gain and 48 V of the preamp a thread passes. */
@@ -160,6 +164,7 @@ export function planFrom(context: WorkedScene): Plan {
   const byThread = findingsByThread(report);
   const naming = namingOf(rig, session, graph);
   const oneHost = hasOneHost(graph);
+  const playback = playbackBanner(context);
   return {
     rows: context.threads.map((planned) =>
       rowOf(context, byThread.get(planned.thread.id) ?? [], planned, oneHost),
@@ -167,6 +172,7 @@ export function planFrom(context: WorkedScene): Plan {
     findings: report.findings.map((reported) => findingView(reported, naming)),
     idleWaivers: report.idleWaivers,
     failedRules: report.failedRules,
+    ...(playback !== undefined && { playback }),
   };
 }
 

@@ -164,6 +164,7 @@ describe('the clock page', () => {
       '2 DAW',
       '1 Cue interface',
       '1 Kiln desk',
+      '2 Kiln recorder',
       '2 Kiln stagebox',
       '1 Optical preamp',
     ]);

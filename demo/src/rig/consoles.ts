@@ -17,6 +17,11 @@ export const CONSOLES: readonly DeviceInput[] = [
     ...device('Kiln stagebox', 'kiln', 'stagebox', { inputs: 24, outputs: 8 }),
     clock: { follows: 'madi-in-1' },
   },
+  // It hangs on the second card of the desk, and follows its clock over that link.
+  {
+    ...device('Kiln recorder', 'batch', 'multitrackRecorder', { tracks: 64, computer: false }),
+    clock: { follows: 'madi-in-1' },
+  },
   device('16-way summing mixer', 'batch', 'summingMixer', { inputs: 16 }),
   device('24×24 converter', 'batch', 'converter', { adcs: 24, dacs: 24, initialReferenceDbu: 22 }),
   device('Cue interface', 'batch', 'audioInterface', {

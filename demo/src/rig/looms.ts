@@ -176,6 +176,8 @@ export const LOOMS: readonly Loom[] = [
   ['DAW stream out 25-40', 'Cue interface from host 1-16'],
   ['Kiln stagebox madi out 1-64', 'Kiln desk card in 1 1-64'],
   ['Kiln desk card out 1 1-64', 'Kiln stagebox madi in 1-64'],
+  ['Kiln desk card out 2 1-64', 'Kiln recorder madi in 1-64'],
+  ['Kiln recorder madi out 1-64', 'Kiln desk card in 2 1-64'],
   // One clock for everything digital, and timecode for automation.
   ['House clock clock out 1', '24×24 converter clock in'],
   ['House clock clock out 2', 'Optical preamp clock in'],

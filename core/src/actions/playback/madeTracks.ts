@@ -1,7 +1,9 @@
 import { carriedIn } from '../../consoles/carried';
 import type { Edit } from '../../edits/make';
 import { editAdd, editSet } from '../../edits/make';
-import { channelFeed, channelRows } from '../../playback/channelFeed';
+import type { ChannelFeed } from '../../playback/channelFeed';
+import { channelFeed } from '../../playback/channelFeed';
+import { lineOf } from '../../playback/lineOf';
 import type { TrackId } from '../../rig/ids';
 import { idFromName } from '../../rig/ids';
 import type { Device } from '../../rig/rigSchema';
@@ -10,21 +12,19 @@ import type { WorkedScene } from '../../scene/workedScene';
 import { plainTrack } from '../../session/daw/trackTemplate';
 import type { Track } from '../../session/daw/trackSchema';
 import type { Thread } from '../../session/sessionSchema';
-
-/** The line of the input list a channel carries, where it is one alone. */
-export function lineOf(context: WorkedScene, console: Device, row: SheetRow): Thread | undefined {
-  const feed = channelFeed(context.graph, console, row);
-  const lines = context.threads.filter(({ start }) => feed?.before.has(start) === true);
-  return lines.length === 1 ? lines[0]?.thread : undefined;
-}
+import type { Placed } from './placing';
 
 const sourceOf = ({ source, performer, number }: Thread): string =>
   source || performer || `Line ${String(number)}`;
 
 /** A name for the track of a channel: what is played there, else what the channel carries, else its own. */
-function trackName(context: WorkedScene, console: Device, row: SheetRow, taken: ReadonlySet<string>): string {
-  const line = lineOf(context, console, row);
-  const feed = channelFeed(context.graph, console, row);
+function trackName(
+  context: WorkedScene,
+  row: SheetRow,
+  feed: ChannelFeed | undefined,
+  taken: ReadonlySet<string>,
+): string {
+  const line = feed && lineOf(context, feed);
   const carried = feed === undefined ? '' : carriedIn(context)(feed.lane);
   const name = (line && sourceOf(line)) ?? (carried === '' ? row.name : carried);
   if (!taken.has(name.toLowerCase())) return name.slice(0, 60);
@@ -34,41 +34,37 @@ function trackName(context: WorkedScene, console: Device, row: SheetRow, taken: 
 const isAt = ({ kind, width, input }: Track, n: number): boolean =>
   kind === 'audio' && input.from === 'host' && input.first <= n && n < input.first + width;
 
-/** Tracks that are missing, one for each channel, one to one and ascending: host input and output of one number. */
+/** Tracks that are missing at the inputs of a host: one for each place, input and output of one number. */
 export function madeTracks(
   context: WorkedScene,
   console: Device,
-  channels: readonly string[],
-  first: number,
+  placed: readonly Placed[],
 ): readonly { readonly track: Track; readonly edits: readonly Edit[] }[] {
   const { session } = context;
-  const rows = channelRows(console);
   const ids = new Set<string>(session.tracks.map(({ id }) => id));
   const names = new Set(session.tracks.map(({ name }) => name.toLowerCase()));
+  const made = new Set<number>();
   let last = Math.max(0, ...session.tracks.map(({ number }) => number));
-  return channels.flatMap((id, i) => {
-    const row = rows.find((each) => each.id === id);
-    const n = first + i;
-    if (row === undefined || session.tracks.some((track) => isAt(track, n))) return [];
-    const name = trackName(context, console, row, names);
-    const trackId = idFromName(name, ids, 'track') as TrackId;
-    ids.add(trackId);
+  return placed.flatMap(({ row, place: { number: n } }) => {
+    if (made.has(n) || session.tracks.some((track) => isAt(track, n))) return [];
+    made.add(n);
+    const feed = channelFeed(context.graph, console, row);
+    const name = trackName(context, row, feed, names);
+    const id = idFromName(name, ids, 'track') as TrackId;
+    ids.add(id);
     names.add(name.toLowerCase());
     last += 1;
     const track: Track = {
-      ...plainTrack({ id: trackId, number: last, name, kind: 'audio', width: 1 }),
+      ...plainTrack({ id, number: last, name, kind: 'audio', width: 1 }),
       input: { from: 'host', first: n },
       outputs: [{ to: 'host', first: n }],
     };
-    const line = lineOf(context, console, row);
+    const line = feed && lineOf(context, feed);
+    const place = { session: session.id };
     const named =
       line?.trackName === ''
-        ? [
-            editSet('thread', { session: session.id }, line.id, {
-              ...{ field: 'trackName', value: name, was: '' },
-            }),
-          ]
+        ? [editSet('thread', place, line.id, { field: 'trackName', value: name, was: '' })]
         : [];
-    return [{ track, edits: [editAdd('track', { session: session.id }, track), ...named] }];
+    return [{ track, edits: [editAdd('track', place, track), ...named] }];
   });
 }

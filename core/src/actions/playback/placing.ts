@@ -9,10 +9,16 @@ import type { SettingKey } from '../../rig/settings';
 import type { Device } from '../../rig/rigSchema';
 import type { SheetRow } from '../../rig/sheets/channelSheet';
 
-/** A channel with the track it is recorded on. Without `tap` the track takes it in already, by fixed wiring. */
+/** Where a channel can be recorded and played from: a track, or an input and output of a host that may get one. */
+export type RecorderPlace = Pick<RecorderTrack, 'number' | 'name' | 'record' | 'play'>;
+
+/**
+ * A channel with the place it is recorded at. Without `tap` the place takes it in already: by fixed wiring, or for
+ * another channel that listens to the same.
+ */
 export interface Placed {
   readonly row: SheetRow;
-  readonly track: RecorderTrack;
+  readonly place: RecorderPlace;
   readonly tap?: Join;
   readonly back: Join;
 }
@@ -31,37 +37,41 @@ type Positions = Map<SettingKey, number>;
 
 const fits = (positions: Positions, { key, value }: Join): boolean => (positions.get(key) ?? value) === value;
 
+interface End {
+  readonly place: RecorderPlace;
+  readonly comes: ReadonlySet<string>;
+  readonly leaves: ReadonlySet<string>;
+  readonly heard: ReadonlySet<number>;
+}
+
 interface Options {
-  readonly track: RecorderTrack;
+  readonly end: End;
   readonly taps: readonly Join[];
   readonly isFixed: boolean;
   readonly backs: readonly Join[];
 }
 
-/** Gives out the tracks of a recorder to channels, in order. */
+/** Gives out the places of a recorder to channels, in order. */
 class Placing {
   private readonly positions: Positions = new Map();
-  private readonly used = new Set<RecorderTrack>();
-  private readonly ends: readonly {
-    readonly track: RecorderTrack;
-    readonly comes: ReadonlySet<string>;
-    readonly leaves: ReadonlySet<string>;
-    readonly heard: ReadonlySet<number>;
-  }[];
+  private readonly used = new Set<End>();
+  /** Where what a lane carries is recorded. */
+  private readonly recorded = new Map<number, End>();
+  private readonly ends: readonly End[];
 
   constructor(
     private readonly at: CheckScene,
     private readonly console: Device,
-    tracks: readonly RecorderTrack[],
+    places: readonly RecorderPlace[],
   ) {
     const { graph } = at;
     const ids = (lanes: readonly number[]): ReadonlySet<string> =>
       new Set(lanes.flatMap((lane) => graph.lanes[lane]?.id ?? []));
-    this.ends = tracks.map((track) => ({
-      track,
-      comes: ids(endsAt(graph, track.record, 'to', console.id)),
-      leaves: ids(endsAt(graph, track.play, 'from', console.id)),
-      heard: reach(graph, [track.record], 'to'),
+    this.ends = places.map((place) => ({
+      place,
+      comes: ids(endsAt(graph, place.record, 'to', console.id)),
+      leaves: ids(endsAt(graph, place.play, 'from', console.id)),
+      heard: reach(graph, [place.record], 'to'),
     }));
   }
 
@@ -69,50 +79,64 @@ class Placing {
     const { graph } = this.at;
     const feed = channelFeed(graph, this.console, row);
     const [channel, source] = [graph.lanes[feed?.lane ?? -1], graph.lanes[feed?.source ?? -1]];
-    if (feed?.source === undefined || channel === undefined || source === undefined)
+    if (feed === undefined || channel === undefined || source === undefined)
       return { row, why: 'not-listening' };
-    if (this.ends.some(({ track }) => feed.before.has(track.play))) return { row, why: 'plays-already' };
+    if (this.ends.some(({ place }) => feed.before.has(place.play))) return { row, why: 'plays-already' };
     const joins = joinsOf(this.console);
-    const [from, into] = [joins.outOf(source.id), joins.into(channel.id)];
-    const options = this.ends
-      .filter(({ track }) => !this.used.has(track))
-      .map(({ track, comes, leaves, heard }): Options => ({
-        ...{ track, isFixed: heard.has(source.index) },
-        taps: from.filter(({ to }) => comes.has(to)),
-        backs: into.filter((join) => leaves.has(join.from)),
-      }));
-    return this.first(row, options);
+    const into = joins.into(channel.id);
+    const backs = ({ leaves }: End): readonly Join[] => into.filter((join) => leaves.has(join.from));
+    const shared = this.recorded.get(source.index);
+    const again = shared && backs(shared).find((join) => fits(this.positions, join));
+    if (shared !== undefined && again !== undefined) return this.taken(row, source.index, shared, again);
+    const from = joins.outOf(source.id);
+    return this.first(
+      row,
+      source.index,
+      this.ends
+        .filter((end) => !this.used.has(end))
+        .map((end): Options => ({
+          ...{ end, isFixed: end.heard.has(source.index), backs: backs(end) },
+          taps: from.filter(({ to }) => end.comes.has(to)),
+        })),
+    );
   }
 
-  /** The first track whose switches stand, or may stand, as the channel needs them. */
-  private first(row: SheetRow, options: readonly Options[]): Placed | Unplaced {
-    for (const { track, taps, isFixed, backs } of options) {
-      const tap = isFixed && taps.length === 0 ? undefined : taps.find((join) => fits(this.positions, join));
+  /** The first place whose switches stand, or may stand, as the channel needs them. */
+  private first(row: SheetRow, source: number, options: readonly Options[]): Placed | Unplaced {
+    for (const { end, taps, isFixed, backs } of options) {
+      const isThere = isFixed && taps.length === 0;
+      const tap = isThere ? undefined : taps.find((join) => fits(this.positions, join));
       const back = backs.find((join) => fits(this.positions, join));
-      if (back === undefined || (tap === undefined && !(isFixed && taps.length === 0))) continue;
-      this.used.add(track);
-      for (const join of [tap, back]) if (join !== undefined) this.positions.set(join.key, join.value);
-      return { row, track, back, ...(tap !== undefined && { tap }) };
+      if (back !== undefined && (tap !== undefined || isThere))
+        return this.taken(row, source, end, back, tap);
     }
     const canTap = options.some(({ taps, isFixed }) => isFixed || taps.length > 0);
     const canPlay = options.some(({ backs }) => backs.length > 0);
     return { row, why: !canTap ? 'no-tap' : !canPlay ? 'no-way-back' : 'moves-with-others' };
   }
+
+  private taken(row: SheetRow, source: number, end: End, back: Join, tap?: Join): Placed {
+    this.used.add(end);
+    this.recorded.set(source, end);
+    for (const join of [tap, back]) if (join !== undefined) this.positions.set(join.key, join.value);
+    return { row, place: end.place, back, ...(tap !== undefined && { tap }) };
+  }
 }
 
-export const isPlaced = (it: Placed | Unplaced): it is Placed => 'track' in it;
+export const isPlaced = (it: Placed | Unplaced): it is Placed => 'place' in it;
 
 /**
- * Gives each channel a track, one to one and ascending as far as the switches of the console let it: the first track
- * from the first one on that can take in what the channel listens to, and play into the channel.
+ * Gives each channel a place on the recorder, one to one and ascending as far as the switches of the console let it:
+ * the first one that can take in what the channel listens to, and play into the channel. Channels that listen to the
+ * same share one.
  * @param at the live scene, in a graph where the recorder plays to its outputs.
  */
 export function placing(
   at: CheckScene,
   console: Device,
   rows: readonly SheetRow[],
-  tracks: readonly RecorderTrack[],
+  places: readonly RecorderPlace[],
 ): readonly (Placed | Unplaced)[] {
-  const desk = new Placing(at, console, tracks);
+  const desk = new Placing(at, console, places);
   return rows.map((row) => desk.place(row));
 }

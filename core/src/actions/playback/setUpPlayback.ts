@@ -5,8 +5,9 @@ import { checkUp } from '../../playback/checkUp';
 import { checkFaults } from '../../playback/checkFaults';
 import type { RecorderTrack } from '../../playback/recorderTracks';
 import { canRecord, recorderTracks } from '../../playback/recorderTracks';
+import { reach } from '../../graph/reach';
 import type { PlaybackCheckId, SceneId } from '../../rig/ids';
-import { idFromName } from '../../rig/ids';
+import { idFromName, laneIdOf } from '../../rig/ids';
 import type { Device } from '../../rig/rigSchema';
 import type { SettingKey, SettingValue } from '../../rig/settings';
 import { playbackCheckSchema } from '../../session/playbackSchema';
@@ -20,7 +21,7 @@ import { armedEdits } from './armedEdits';
 import { draggedAlong } from './draggedAlong';
 import { knobTurn } from './knobTurn';
 import { madeTracks } from './madeTracks';
-import type { Placed } from './placing';
+import type { Placed, RecorderPlace } from './placing';
 import { isPlaced, placing } from './placing';
 import { recorderSwitches } from './recorderSwitch';
 import type { PlaybackWish } from './wishes';
@@ -72,23 +73,36 @@ function turn(
   if (isSaid) up.changes.push(...turns.flatMap(({ change }) => change ?? []));
 }
 
-/** Tracks for channels that have none, where the host records. */
-function makeTracks(up: SettingUp, { console, recorder }: Gear, { channels, first }: PlaybackWish): void {
-  if (recorder.type !== 'dawHost') return;
-  for (const { track, edits } of madeTracks(up.it.context, console, channels, first)) {
-    const n = track.input.from === 'host' ? String(track.input.first) : '';
-    if (up.make(edits)) up.say(recorder.name, 'new track', `${track.name}, input and output ${n}`);
+/** What may be given out: tracks from the first one on, or inputs of the host with the outputs of their number. */
+function placesFrom({ context }: WorkPlace, recorder: Device, first: number): readonly RecorderPlace[] {
+  if (recorder.type !== 'dawHost')
+    return recorderTracks(context, recorder).filter(({ number }) => number >= first);
+  const places: RecorderPlace[] = [];
+  for (let number = first; ; number++) {
+    const [record, play] = ['input', 'output'].map((port) =>
+      context.graph.laneIndex.get(laneIdOf(recorder.id, port, number)),
+    );
+    if (record === undefined || play === undefined) return places;
+    places.push({ number, name: `input ${String(number)}`, record, play });
   }
 }
 
-/** The tracks that may be given out: of a host, those from the first input on. */
-function tracksFrom({ context }: WorkPlace, recorder: Device, first: number): readonly RecorderTrack[] {
-  const all = recorderTracks(context, recorder);
-  if (recorder.type !== 'dawHost') return all.filter(({ number }) => number >= first);
-  const inputs = new Map(
-    context.session.tracks.map(({ id, input }) => [id, input.from === 'host' ? input.first : 0]),
+/** The tracks that record at some places: of a host made where there is none, each after its line. */
+function tracksAt(
+  up: SettingUp,
+  { console, recorder }: Gear,
+  placed: readonly Placed[],
+): readonly RecorderTrack[] {
+  if (recorder.type === 'dawHost')
+    for (const { track, edits } of madeTracks(up.it.context, console, placed)) {
+      const n = track.input.from === 'host' ? String(track.input.first) : '';
+      if (up.make(edits)) up.say(recorder.name, 'new track', `${track.name}, input and output ${n}`);
+    }
+  const { context } = up.it;
+  const inputs = new Set(placed.map(({ place }) => context.graph.lanes[place.record]?.id));
+  return recorderTracks(context, recorder).filter(({ record }) =>
+    [...reach(context.graph, [record], 'to')].some((lane) => inputs.has(context.graph.lanes[lane]?.id)),
   );
-  return all.filter(({ track }) => track !== undefined && (inputs.get(track) ?? 0) >= first);
 }
 
 const tapsOf = (placed: readonly Placed[]): ReadonlyMap<SettingKey, SettingValue> =>
@@ -107,28 +121,24 @@ function sceneName({ context: { session, scene } }: WorkPlace): string {
 }
 
 /** The scene that follows, in which the recorder plays into the channels and records nothing. */
-function playbackScene(up: SettingUp, { recorder }: Gear, placed: readonly Placed[]): SceneId | undefined {
+function playbackScene(
+  up: SettingUp,
+  { recorder }: Gear,
+  placed: readonly Placed[],
+  tracks: readonly RecorderTrack[],
+): SceneId | undefined {
   const name = sceneName(up.it);
   const made = newSceneEdits(up.it.studio, up.it.place, name, 'branch');
   if (made === undefined || !up.make(made.edits)) return undefined;
   up.say('Scenes', 'new scene', `${name}, which follows ${up.it.context.scene.name}`);
   turn(up, made.id, backsOf(placed));
-  up.make(
-    armedEdits(
-      up.it,
-      made.id,
-      recorder,
-      placed.map(({ track }) => track),
-      false,
-    ),
-  );
+  up.make(armedEdits(up.it, made.id, recorder, tracks, false));
   return made.id;
 }
 
 /** The record tap in the live scene, the tracks armed there, and nothing of a channel’s processing on the way. */
-function tap(up: SettingUp, gear: Gear, placed: readonly Placed[]): void {
+function tap(up: SettingUp, gear: Gear, placed: readonly Placed[], tracks: readonly RecorderTrack[]): void {
   const live = up.it.place.scene;
-  const tracks = placed.map(({ track }) => track);
   turn(up, live, tapsOf(placed));
   const armed: readonly Edit[] = armedEdits(up.it, live, gear.recorder, tracks, true);
   if (armed.length > 0 && up.make(armed))
@@ -154,11 +164,11 @@ export function setUpPlayback(it: WorkPlace, wish: PlaybackWish): PlaybackSetUp 
   const why = refusal(it, wish, gear);
   if (why !== undefined) return nothing(why);
   turn(up, it.place.scene, recorderSwitches(it.context, gear.recorder));
-  makeTracks(up, gear, wish);
   const placed = placedChannels(up, gear, wish);
   if (placed.length === 0) return nothing();
-  tap(up, gear, placed);
-  const playback = playbackScene(up, gear, placed);
+  const tracks = tracksAt(up, gear, placed);
+  tap(up, gear, placed, tracks);
+  const playback = playbackScene(up, gear, placed, tracks);
   if (playback === undefined) return nothing('The scene for playback cannot be made beside this one.');
   const check = playbackCheckSchema.parse({
     ...{ id, name: wish.name.trim(), console: wish.console, recorder: wish.recorder },
@@ -178,8 +188,7 @@ export function setUpPlayback(it: WorkPlace, wish: PlaybackWish): PlaybackSetUp 
 function placedChannels(up: SettingUp, { console, recorder }: Gear, wish: PlaybackWish): readonly Placed[] {
   const rows = channelRows(console);
   const wanted = wish.channels.flatMap((row) => rows.find(({ id }) => id === row) ?? []);
-  const tracks = tracksFrom(up.it, recorder, wish.first);
-  const all = placing(up.it.context, console, wanted, tracks);
+  const all = placing(up.it.context, console, wanted, placesFrom(up.it, recorder, wish.first));
   for (const each of all)
     if (!isPlaced(each))
       up.leaveOut(each.row.name, 'track', unplacedSentence(each, console.name, recorder.name));

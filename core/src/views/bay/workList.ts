@@ -1,7 +1,7 @@
 import type { Target } from '../../repatch/target';
 import { stepsTo } from '../../repatch/target';
 import { compile } from '../../graph/compile';
-import { knobText, knobTitle } from '../../rig/knobText';
+import { knobText } from '../../rig/knobText';
 import type { AdaptorId, DeviceId, RoomId, StockId } from '../../rig/ids';
 import { floorScene } from '../../repatch/floorScene';
 import { knobOf, standsAt } from '../../repatch/knobs';
@@ -17,16 +17,9 @@ import type { JackLabel, Reader } from './jackLabel';
 import { jackLabel } from './jackLabel';
 
 import { findScene } from '../../session/scenePlace';
+import type { TurnLine } from './turnRuns';
+import { turnRuns } from './turnRuns';
 import { armedStep, hasStage, heardOver, largeRises } from './stageSteps';
-
-/** One line of a step that turns knobs: "3 Gain", from and to. */
-export interface TurnLine {
-  readonly knob: string;
-  readonly was: string;
-  readonly value: string;
-  /** On or off: where it stood before goes without saying. */
-  readonly isSwitch: boolean;
-}
 
 /** One step of the work list, ready to be read at the bay. */
 export interface WorkStep {
@@ -113,13 +106,20 @@ function cordStep(reader: Reader, step: CordStep): Shown {
 }
 
 function turnLines({ rig }: Reader, turns: readonly Turn[]): readonly TurnLine[] {
-  return turns.flatMap(({ key, was, value }) => {
+  const lines = turns.flatMap(({ key, was, value }) => {
     const knob = knobOf(rig, key);
     if (knob === undefined) return [];
     const text = (stored: Turn['value']): string => knobText(knob.spec, standsAt(knob, stored));
     const isSwitch = typeof knob.spec.initial === 'boolean';
-    return [{ knob: knobTitle(knob.spec, knob.channel), was: text(was), value: text(value), isSwitch }];
+    const { title, channels } = knob.spec;
+    return [
+      {
+        ...{ title, channel: channels > 1 ? knob.channel : undefined },
+        ...{ was: text(was), value: text(value), isSwitch },
+      },
+    ];
   });
+  return turnRuns(lines);
 }
 
 const POWER_CAUTION =
@@ -134,6 +134,15 @@ function quieted(
 ): string {
   const units = devices.map(nameOf).join(', ');
   return quiet === 'cues' && cues.length > 0 ? `${cues.join(', ')} (${units})` : units;
+}
+
+function setStep(reader: CueReader, step: Extract<Step, { kind: 'set' }>, device: string): Shown {
+  const isPower = step.turns.some(({ key }) => knobOf(reader.rig, key)?.spec.setting === 'phantom');
+  return {
+    title: `${step.isWayBack === true ? 'Back to the stage: set' : 'Set'} ${device}`,
+    ...{ adaptors: [], turns: turnLines(reader, step.turns) },
+    ...(isPower && { caution: POWER_CAUTION }),
+  };
 }
 
 function otherStep(reader: CueReader, step: Exclude<Step, CordStep>): Shown {
@@ -162,16 +171,8 @@ function otherStep(reader: CueReader, step: Exclude<Step, CordStep>): Shown {
       };
     case 'drain':
       return { ...bare, title: `Wait ${String(DRAIN_S)} s until the lines have drained`, waitS: DRAIN_S };
-    case 'set': {
-      const turns = turnLines(reader, step.turns);
-      const isPower = step.turns.some(({ key }) => knobOf(reader.rig, key)?.spec.setting === 'phantom');
-      return {
-        ...bare,
-        title: `${step.isWayBack === true ? 'Back to the stage: set' : 'Set'} ${nameOf(step.device)}`,
-        turns,
-        ...(isPower && { caution: POWER_CAUTION }),
-      };
-    }
+    case 'set':
+      return setStep(reader, step, nameOf(step.device));
   }
 }
 

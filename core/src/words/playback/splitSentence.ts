@@ -19,6 +19,6 @@ export function splitSentence({ console, playing, staying, free }: Split): strin
   const where =
     free.length >= few.length
       ? `Put the lines of ${some(few)} on channels of another block, ${some(free.slice(0, few.length))} for instance.`
-      : `No other block has ${String(few.length)} free channels: let all of them play back, or all stay live.`;
+      : `No other block has ${few.length === 1 ? 'a free channel' : `${String(few.length)} free channels`}: let all of them play back, or all stay live.`;
   return `${console} switches ${some(playing)} together with ${some(staying)}, so they cannot play back while these stay live. ${where}`;
 }

@@ -17,6 +17,6 @@ export function unplacedSentence({ row, why }: NoTrack, console: string, recorde
     case 'no-way-back':
       return `What ${recorder} plays cannot be brought to ${channel}. Wire an output of the recorder to an input it can choose, and let the track play to that output.`;
     case 'moves-with-others':
-      return `The switch that would bring ${channel} to its track moves others with it that have theirs already. Put its line on a channel of another block, or record it in the order of the inputs.`;
+      return `The switch that would bring ${channel} to its track moves others with it that have theirs already. Put its source on an input of the same block, or begin at a track from which more blocks are free.`;
   }
 }

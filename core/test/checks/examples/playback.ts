@@ -32,7 +32,15 @@ const recorded = ({ here = {}, other = {}, isLive = false, goesLive = false }: S
     { id: 'right', type: 'microphone', params: { principle: 'dynamic', sensitivityMvPerPa: 2 } },
     {
       ...{ id: 'desk', type: 'digitalConsole' },
-      params: { channels: 2, micInputs: 2, lineOutputs: 2, cards: 1, cardBlocks: 'each alone', groups: 0, auxes: 0 },
+      params: {
+        channels: 2,
+        micInputs: 2,
+        lineOutputs: 2,
+        cards: 1,
+        cardBlocks: 'each alone',
+        groups: 0,
+        auxes: 0,
+      },
     },
     { id: 'recorder', type: 'multitrackRecorder', params: { tracks: 4, computer: false } },
   ],
@@ -52,7 +60,13 @@ const recorded = ({ here = {}, other = {}, isLive = false, goesLive = false }: S
       ...(isLive
         ? [
             { id: 'a-live', name: 'Show', cords: [], settings: { ...LIVE, ...here } },
-            { id: 'b-playback', name: 'Playback', follows: 'a-live', cords: [], settings: { ...PLAYS, ...other } },
+            {
+              id: 'b-playback',
+              name: 'Playback',
+              follows: 'a-live',
+              cords: [],
+              settings: { ...PLAYS, ...other },
+            },
           ]
         : [
             { id: 'a-live', name: 'Playback', cords: [], settings: { ...PLAYS, ...here } },
@@ -63,9 +77,7 @@ const recorded = ({ here = {}, other = {}, isLive = false, goesLive = false }: S
       {
         ...{ id: 'rehearsal', name: 'Rehearsal', console: 'desk', recorder: 'recorder' },
         channels: ['channel-1', 'channel-2'],
-        ...(isLive
-          ? { live: 'a-live', playback: 'b-playback' }
-          : { live: 'b-playback', playback: 'a-live' }),
+        ...(isLive ? { live: 'a-live', playback: 'b-playback' } : { live: 'b-playback', playback: 'a-live' }),
       },
     ],
   },

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { planFeature } from '../state/plan.feature';
+import { studioFeature } from '../state/studio.feature';
 import { Going } from './going';
 import { Here } from './here';
 import { PartStates } from './part-states';
@@ -19,8 +20,17 @@ import { GROUPS, OPEN_PLACES } from './stages';
 export class Rail {
   private readonly here = inject(Here);
   private readonly states = inject(PartStates);
-  private readonly openFindings = inject(Store).selectSignal(planFeature.selectOpenFindings);
+  private readonly store = inject(Store);
+  private readonly openFindings = this.store.selectSignal(planFeature.selectOpenFindings);
+  private readonly plan = this.store.selectSignal(planFeature.selectPlan);
+  private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   protected readonly going = inject(Going).waits;
+
+  /** A recorder plays into a console. */
+  protected readonly playback = computed(() => this.plan()?.playback);
+  protected readonly wayBack = computed(() =>
+    this.here.linkIn(this.place()?.session ?? '', this.playback()?.live ?? '', 'track/playback'),
+  );
 
   protected readonly groups = computed(() =>
     GROUPS.map(({ group, name }) => ({

@@ -14,6 +14,7 @@ import { HeaderBar } from './header-bar';
 import { Notices } from './notices';
 import { Going } from './going';
 import { PlanBar } from './plan-bar';
+import { PlaybackBar } from './playback-bar';
 import { Rail } from './rail';
 import { StripHeights } from './strip/strip-heights';
 import { ShortcutHelp } from './shortcut-help';
@@ -31,6 +32,7 @@ import { TrialBar } from './trial-bar';
     Inspector,
     Notices,
     PlanBar,
+    PlaybackBar,
     Rail,
     RouterLink,
     RouterOutlet,

@@ -56,6 +56,7 @@ export const STAGES = [
       { path: 'inputs', name: 'Input list', shows: ['thread', 'performer'] },
       { path: 'consoles', name: 'Consoles', shows: ANYTHING_WIRED },
       { path: 'cues', name: 'Cues', shows: ['thread', 'performer', 'cue', 'device'] },
+      { path: 'playback', name: 'Playback check', shows: ['lane', 'device', 'track'] },
     ],
   },
   {

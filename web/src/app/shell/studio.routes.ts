@@ -21,6 +21,7 @@ const PAGES: Readonly<Record<PartAddress, Page>> = {
   'track/inputs': () => import('../stages/track/input-list/input-list').then((m) => m.InputList),
   'track/consoles': consoles,
   'track/cues': () => import('../stages/cues/cues-page').then((m) => m.CuesPage),
+  'track/playback': () => import('../stages/playback/playback-page').then((m) => m.PlaybackPage),
   'mix/consoles': consoles,
   'mix/tracks': () => import('../stages/mix/tracks/tracks-page').then((m) => m.TracksPage),
   bay: () => import('../at-the-bay/bay/bay-page').then((m) => m.BayPage),

@@ -38,6 +38,8 @@ import type { FloorAnswers } from './floor-answers';
 import { createFloorAnswers } from './floor-answers';
 import type { LevelsAnswers } from './levels-answers';
 import { createLevelsAnswers } from './levels-answers';
+import type { PlaybackAnswers } from './playback-answers';
+import { createPlaybackAnswers } from './playback-answers';
 import type { RigAnswers } from './rig-answers';
 import { createRigAnswers } from './rig-answers';
 import type { SceneAnswers } from './scene-answers';
@@ -67,7 +69,15 @@ export interface Planned {
 
 /** What the screen may ask of the core. The screen itself computes nothing. */
 export interface PlannerApi
-  extends ConsoleAnswers, CueAnswers, FloorAnswers, LevelsAnswers, RigAnswers, SceneAnswers, TrackAnswers {
+  extends
+    ConsoleAnswers,
+    CueAnswers,
+    FloorAnswers,
+    LevelsAnswers,
+    PlaybackAnswers,
+    RigAnswers,
+    SceneAnswers,
+    TrackAnswers {
   /** Takes a scene in and works out its levels; everything else asked is about this scene. */
   prepare(sent: SentStudio, place: ScenePlace): void;
   /** What the screens show of it. Ways for threads that do not run may have to be looked for. */
@@ -113,6 +123,7 @@ export function createPlanner(): PlannerApi {
     ...createCueAnswers(there),
     ...createFloorAnswers(there),
     ...createLevelsAnswers(there),
+    ...createPlaybackAnswers(there),
     ...createRigAnswers(there),
     ...createSceneAnswers(there),
     ...createTrackAnswers(there),

@@ -134,7 +134,9 @@ export class WorkListPage {
 
   protected async tick(step: WorkStep): Promise<void> {
     const isTeardown = this.isTeardown();
-    const done = await this.changes.worked('Tick the step', (api) => api.tickStep(step.id, isTeardown));
+    const done = await this.changes.worked('Tick the step', (api) =>
+      api.tickStep(step.id, isTeardown, new Date().toISOString()),
+    );
     if (!this.changes.take(done)) return;
     this.hasTicked = true;
     if (step.roomId !== undefined && step.from !== undefined) this.here.set(step.roomId);
@@ -149,6 +151,8 @@ export class WorkListPage {
   protected async mark(): Promise<void> {
     const isTeardown = this.isTeardown();
     const name = this.list()?.target ?? '';
-    await this.changes.work(`${name} is on the floor`, (api) => api.markOnFloor(isTeardown));
+    await this.changes.work(`${name} is on the floor`, (api) =>
+      api.markOnFloor(isTeardown, new Date().toISOString()),
+    );
   }
 }

@@ -25,7 +25,9 @@ export class SceneChanges {
 
   /** Says that the scene at the top is on the floor as it is. */
   async markOnFloor(scene: Scene): Promise<void> {
-    await this.changes.work(`${scene.name} is on the floor`, (api) => api.markOnFloor(false));
+    await this.changes.work(`${scene.name} is on the floor`, (api) =>
+      api.markOnFloor(false, new Date().toISOString()),
+    );
   }
 
   /** Puts a scene further down the list, or up where `by` is negative. */
