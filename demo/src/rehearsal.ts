@@ -7,7 +7,7 @@ import { addThreadEdits } from '@ft/core/actions/track/threadEdits';
 import { applyChange } from '@ft/core/edits/change';
 import type { Edit } from '@ft/core/edits/make';
 import { editAdd, editKnob, editSet } from '@ft/core/edits/make';
-import type { DeviceId, PlaybackCheckId, SceneId } from '@ft/core/rig/ids';
+import type { DeviceId, PlaybackCheckId } from '@ft/core/rig/ids';
 import type { SettingKey } from '@ft/core/rig/settings';
 import { settingKeyOf } from '@ft/core/rig/settings';
 import { workedScene } from '@ft/core/scene/workedScene';

@@ -16,6 +16,7 @@ import {
   cuesOutputSchema,
   checkOutputSchema,
   levelsOutputSchema,
+  playbackOutputSchema,
   routeOutputSchema,
   sessionsOutputSchema,
   traceOutputSchema,
@@ -465,6 +466,36 @@ describe('input made to break the command line', () => {
     const wide = join(folder, 'wide.thread.json');
     writeFileSync(wide, Buffer.from(`\ufeff${writeBundle(demo)}`, 'utf16le'));
     expect(run('check', wide).code).toBe(run('check', fileOf(demo)).code);
+  });
+});
+
+describe('ft playback', () => {
+  const call = ['playback', fileOf(wholeDemo(), 'playback'), '--scene', 'Kiln rehearsal'] as const;
+
+  it('prints what is checked, channel by channel', () => {
+    const { code, out } = run(...call);
+    expect(code).toBe(0);
+    expect(out).toContain('Rehearsal · Kiln desk, recorded on Kiln recorder · live: Kiln rehearsal');
+    expect(out).toContain('holds  Same count: 16 channels, 16 tracks.');
+    expect(out).toContain(
+      'channel 3 (Harp, Wen Askelby): Kiln desk card in 1 3 → track 3, at the input; in playback track 3',
+    );
+    expect(out).toContain('wanted on stage, channel 3: Kiln stagebox 3 Gain +36.0 dB → +40.0 dB');
+  });
+
+  it('says by its exit code that one of them is off by a track', () => {
+    const { code, out } = run(...call, '--check');
+    expect(code).toBe(1);
+    expect(out).toContain('FAILS  Same sources, same order: 16 channels play one track off');
+    const told = playbackOutputSchema.parse(json(run(...call, '--check', '--json')));
+    const fails = told.checks.map(({ name, points }) => [
+      name,
+      points.filter(({ stands }) => stands === 'fails').map(({ title }) => title),
+    ]);
+    expect(fails).toEqual([
+      ['Rehearsal', []],
+      ['Copied by hand', ['Same sources, same order']],
+    ]);
   });
 });
 

@@ -134,6 +134,20 @@ describe('the cue sheet', () => {
   });
 });
 
+describe('a sheet of a scene in which a recorder plays', () => {
+  (hasPoppler() ? it : it.skip)('says so on every page, and only then', async () => {
+    const text = async (scene: string): Promise<string> => {
+      const address = `${SHEET.replace('tracking/patch-list', `${scene}/patch-list`)}.pdf`;
+      const { body } = await program.api.get(address).buffer(true).expect(200);
+      return textOf(body as Buffer);
+    };
+    expect(await text('tracking-kiln-rehearsal-playback')).toContain(
+      'PLAYBACK IN THIS SCENE. Kiln desk: 16 channels listen to Kiln recorder.',
+    );
+    expect(await text('tracking-kiln-rehearsal')).not.toContain('PLAYBACK');
+  });
+});
+
 describe('the line-up sheet', () => {
   const ADDRESS = SHEET.replace('patch-list', 'line-up.pdf');
 

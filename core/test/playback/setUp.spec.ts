@@ -90,7 +90,10 @@ describe('a console that patches in blocks', () => {
     const turned = Object.entries(sceneOf(it_, 'playback').settings).filter(([key]) =>
       key.includes('channelSource'),
     );
-    expect(turned).toEqual([['desk/channelSource/1', 9]]);
+    expect(turned).toEqual([
+      ['desk/channelSource/1', 9],
+      ['desk/channelSource/2', 0],
+    ]);
   });
 
   it('records an input once for all channels that listen to it, and plays it into all of them', () => {

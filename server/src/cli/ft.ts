@@ -8,6 +8,7 @@ import { dataCommand } from './dataCommands';
 import { readDataRequest } from './dataRequest';
 import type { CliRequest, CommandName } from './request';
 import { readRequest } from './request';
+import { playback } from './playback';
 import { route } from './route';
 import { sessions } from './sessions';
 import { readSessionsRequest } from './sessionsRequest';
@@ -15,7 +16,7 @@ import { trace } from './trace';
 import { USAGE } from './usage';
 
 const RUN: Record<CommandName, (request: CliRequest) => Answer> = {
-  ...{ check, trace, levels, route, channels, cues },
+  ...{ check, trace, levels, route, channels, cues, playback },
 };
 
 type Say = (text: string) => void;

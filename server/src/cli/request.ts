@@ -7,7 +7,7 @@ import { named, studioIn } from './bundleFile';
 import { readArgs } from './readArgs';
 import { USAGE } from './usage';
 
-export const COMMANDS = ['check', 'trace', 'levels', 'route', 'channels', 'cues'] as const;
+export const COMMANDS = ['check', 'trace', 'levels', 'route', 'channels', 'cues', 'playback'] as const;
 export type CommandName = (typeof COMMANDS)[number];
 
 /** A command line that was understood, with the bundle read and the scene found. */
@@ -23,6 +23,8 @@ export interface CliRequest {
   readonly device?: string;
   readonly csv: boolean;
   readonly read?: string;
+  /** Of `playback`: what does not hold is told by the exit code. */
+  readonly mustHold: boolean;
   readonly json: boolean;
 }
 
@@ -35,6 +37,7 @@ const OPTIONS = {
   device: { type: 'string' },
   csv: { type: 'boolean', default: false },
   read: { type: 'string' },
+  check: { type: 'boolean', default: false },
   json: { type: 'boolean', default: false },
   help: { type: 'boolean', short: 'h', default: false },
 } as const;
@@ -49,7 +52,7 @@ export function readRequest(argv: readonly string[]): CliRequest | undefined {
   const studio = studioIn(file);
   const session = named([...sessionsInOrder(studio), ...templatesOf(studio)], values.session, 'session');
   const scene = named(scenesInOrder(session), values.scene, 'scene');
-  const { from, to, out, device, csv, read, json } = values;
+  const { from, to, out, device, csv, read, json, check: mustHold } = values;
   return {
     command,
     studio,
@@ -57,6 +60,7 @@ export function readRequest(argv: readonly string[]): CliRequest | undefined {
     scene,
     json,
     csv,
+    mustHold,
     ...(from && { from }),
     ...(to && { to }),
     ...(out && { out }),

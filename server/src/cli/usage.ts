@@ -5,6 +5,7 @@ ft route  FILE [--out FILE]                route the scene's threads; --out writ
 ft channels FILE --device NAME [--csv]      the channel sheet of a console, as text or as a table
 ft channels FILE --device NAME --read TABLE [--out FILE]   what a table changes; --out writes the bundle with it
 ft cues FILE                               who hears what, at which level, on which box
+ft playback FILE [--check]                 playback checks: count, tap, order, switches, who plays back
 ft sessions FILE                           sessions and templates, with date, findings and what is on the floor
 ft sessions FILE DEED NAME [--out FILE]    what DEED makes of them; without --out nothing is written:
    new NAME [--from NAME]                  a session, empty or from a template or an earlier session
@@ -19,5 +20,5 @@ ft verify [FILE]                           the data, or a backup, looked over pa
 FILE is a bundle (*.thread.json), or of restore and verify a backup (*.sqlite). A PORT is a lane id
 (bay-a/upper-3/1) or its name (“Bay A 3 upper”). --session NAME and --scene NAME choose what is looked at;
 without them, the first. --json prints JSON. The data folder is FT_DATA, or where the program keeps it.
-Exit code: 0 fine, 1 findings of severity error (check), threads not routed (route), something left out (sessions
-take-over) or data that is not whole (verify), 2 bad input or usage.`;
+Exit code: 0 fine, 1 findings of severity error (check), threads not routed (route), a playback check that does not
+hold (playback --check), something left out (sessions take-over) or data that is not whole (verify), 2 bad input or usage.`;

@@ -2,6 +2,7 @@ import { patchListCsv } from '@ft/core/formats/patchListCsv';
 import { lineUpSheet } from '@ft/core/views/levels/lineUpSheet';
 import { patchList } from '@ft/core/views/bay/patchList';
 import { planOf } from '@ft/core/views/plan';
+import { bannerLine } from '@ft/core/views/playback/playbackBanner';
 import { cueSheetView } from '@ft/core/views/cues/cueSheetView';
 import { channelSheetView } from '@ft/core/views/consoles/channelSheetView';
 import type { DeviceId } from '@ft/core/rig/ids';
@@ -30,11 +31,15 @@ function sheetOf({ documents, revision, place, printedAt }: SheetInput, tell: Te
   if (found === undefined) return undefined;
   const { session, scene } = found;
   const names = { studio: studio.name, session: session.name, scene: scene.name };
-  const head: SheetHead = { ...names, revision, printedAt };
   tell('Planning the scene', 2, 3);
-  const worked = { head, ...planOf(studio.rig, session, scene, studio.floor) };
+  const worked = planOf(studio.rig, session, scene, studio.floor);
+  const { playback } = worked.plan;
+  const head: SheetHead = {
+    ...{ ...names, revision, printedAt },
+    ...(playback !== undefined && { playback: bannerLine(playback) }),
+  };
   tell('Writing the sheet', 3, 3);
-  return worked;
+  return { head, ...worked };
 }
 
 function patchSheet(input: SheetInput, tell: Tell): PatchSheet | undefined {

@@ -10,6 +10,8 @@ export interface SheetHead {
   readonly scene: string;
   readonly revision: number;
   readonly printedAt: string;
+  /** What is said on every page while a recorder plays into a console. */
+  readonly playback?: string;
 }
 
 const fontFolder = join(
@@ -25,6 +27,13 @@ pdfmake.setFonts({
 pdfmake.setUrlAccessPolicy(() => false);
 pdfmake.setLocalAccessPolicy((path) => path.startsWith(fontFolder));
 
+/** In a thick frame rather than on black: ink is not wasted, and nobody overlooks it. */
+const inFrame = (text: string): Content => ({
+  margin: [0, 6, 0, 0],
+  layout: { hLineWidth: () => 2.5, vLineWidth: () => 2.5 },
+  table: { widths: ['*'], body: [[{ text, bold: true, fontSize: 12 }]] },
+});
+
 /** A sheet as a PDF: black on white, with where it comes from and how old it is on each page. */
 export async function sheetPdf(title: string, head: SheetHead, content: Content[]): Promise<Buffer> {
   const printed = head.printedAt.slice(0, 16).replace('T', ' ');
@@ -32,14 +41,22 @@ export async function sheetPdf(title: string, head: SheetHead, content: Content[
     .createPdf({
       pageSize: 'A4',
       pageOrientation: 'landscape',
-      pageMargins: [36, 52, 36, 36],
+      pageMargins: [36, head.playback === undefined ? 52 : 76, 36, 36],
       defaultStyle: { font: 'Sans', fontSize: 9 },
       info: { title: `${head.session}, ${head.scene}: ${title.toLowerCase()}` },
       header: {
         margin: [36, 20, 36, 0],
-        columns: [
-          { text: `${head.session} · ${head.scene} · ${title}`, bold: true, fontSize: 11 },
-          { text: `${head.studio} · revision ${String(head.revision)} · ${printed} UTC`, alignment: 'right' },
+        stack: [
+          {
+            columns: [
+              { text: `${head.session} · ${head.scene} · ${title}`, bold: true, fontSize: 11 },
+              {
+                text: `${head.studio} · revision ${String(head.revision)} · ${printed} UTC`,
+                alignment: 'right',
+              },
+            ],
+          },
+          ...(head.playback === undefined ? [] : [inFrame(head.playback)]),
         ],
       },
       footer: (page, pages) => ({

@@ -50,3 +50,10 @@ export function playbackBanner(context: WorkedScene): PlaybackBanner | undefined
   }
   return undefined;
 }
+
+/** The banner as one line of paper: "PLAYBACK IN THE ROOMS since 2026-12-05 14:05 UTC. Kiln desk: …". */
+export function bannerLine({ where, says, since, isLeftOn }: PlaybackBanner): string {
+  const place = where === 'floor' ? 'IN THE ROOMS' : 'IN THIS SCENE';
+  const from = since === undefined ? '' : ` since ${since.slice(0, 16).replace('T', ' ')} UTC`;
+  return `PLAYBACK ${isLeftOn ? 'STILL ON ' : ''}${place}${from}. ${says}.`;
+}
