@@ -68,6 +68,11 @@ const session = () => app.api.studioNow.sessions[0]!;
 const changed = (count: number): Promise<void> =>
   shown(() => app.api.entries.length === count, `change ${String(count)}`);
 const sheet = (name: string): HTMLElement => page.element.querySelector(`[role=grid][aria-label="${name}"]`)!;
+/** A cell once the sheet has drawn it. */
+async function there(name: string, row: string, title: string): Promise<HTMLElement> {
+  await shown(() => cellOf(sheet(name), row, title).isConnected, `${title} of ${row}`);
+  return cellOf(sheet(name), row, title);
+}
 const PLAYBACK = 'scene-playback';
 
 describe('a session without a playback check', () => {
@@ -98,12 +103,13 @@ describe('a session without a playback check', () => {
 describe('a playback check', () => {
   it('shows what holds, and lets one channel stay live by a press of Space', async () => {
     await open(rehearsed(), 'Tracks 1 to 4, in the order of the channels.', PLAYBACK);
-    const cell = cellOf(sheet('Channels'), 'channel 2', 'Plays back');
+    const cell = await there('Channels', 'channel 2', 'Plays back');
     cell.focus();
     page.press(cell, ' ');
     await changed(1);
     await page.says('3 of 4 channels; the others stay live.');
-    expect(cellOf(sheet('Channels'), 'channel 2', 'In playback it hears').textContent).toContain('the stage');
+    const hears = await there('Channels', 'channel 2', 'In playback it hears');
+    expect(hears.textContent).toContain('the stage');
   });
 
   it('holds a gain that is turned in playback, and applies it on stage', async () => {
@@ -118,7 +124,7 @@ describe('a playback check', () => {
       'Apply all gains on stage',
       PLAYBACK,
     );
-    expect(cellOf(sheet('Wanted on stage'), 'channel 1', 'Wanted').textContent).toContain('+40.0 dB');
+    expect((await there('Wanted on stage', 'channel 1', 'Wanted')).textContent).toContain('+40.0 dB');
     page.button(/^Apply all gains/).click();
     await changed(1);
     const live = session().scenes.find(({ id }) => id === SALTGLASS_PLACE.scene)!;
