@@ -77,15 +77,6 @@ const VIEWS = [
       await page.getByRole('gridcell', { name: 'Bay A', exact: true }).click();
     },
   },
-  {
-    name: 'loom',
-    path: `${TRACKING}/rig/wiring`,
-    async act(page) {
-      await page.getByLabel('From outputs').fill('Bay B 26-28 lower');
-      await page.keyboard.press('Tab');
-      await page.getByLabel('To inputs').fill('Four-band equaliser in A');
-    },
-  },
   { name: 'device', path: `${TRACKING}/rig/devices/kiln-desk` },
   {
     name: 'bay',
@@ -115,6 +106,11 @@ const VIEWS = [
     name: 'cues',
     path: '/studio/saltglass-rooms/lamplighters-ledger/tracking-company/track/cues',
     act: (page) => page.getByRole('gridcell', { name: '−2 pre L40' }).click(),
+  },
+  {
+    name: 'playback',
+    path: '/studio/saltglass-rooms/lamplighters-ledger/tracking-kiln-rehearsal-playback/track/playback',
+    act: (page) => page.getByRole('gridcell', { name: 'Harp, Wen Askelby' }).click(),
   },
   {
     name: 'work-list',

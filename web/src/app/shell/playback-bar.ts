@@ -15,12 +15,10 @@ import { Here } from './here';
       <div role="status" [class.left-on]="it.isLeftOn">
         <span class="mark" aria-hidden="true">◀◀</span>
         <strong>{{ it.isLeftOn ? 'PLAYBACK IS STILL ON' : 'PLAYBACK' }}</strong>
-        <span>
-          {{ it.says }}{{ it.where === 'floor' ? ' in the rooms' : ' in this scene' }}
-          @if (it.since; as since) {
-            , since {{ since | date: 'd MMMM, HH:mm' }}
-          }
-        </span>
+        <span>{{ it.says }}{{ where() }}</span>
+        @if (it.since; as since) {
+          <span class="num">since {{ since | date: 'd MMMM, HH:mm' }}</span>
+        }
         <span class="fill"></span>
         <a class="press" [routerLink]="back()">{{
           it.where === 'floor' ? 'The way back, step by step' : 'To the live scene'
@@ -53,6 +51,9 @@ export class PlaybackBar {
   private readonly plan = this.store.selectSignal(planFeature.selectPlan);
   private readonly place = this.store.selectSignal(studioFeature.selectPlace);
   protected readonly banner = computed(() => this.plan()?.playback);
+  protected readonly where = computed(() =>
+    this.banner()?.where === 'floor' ? ' in the rooms' : ' in this scene',
+  );
   protected readonly back = computed(() => {
     const [banner, session] = [this.banner(), this.place()?.session ?? ''];
     if (banner === undefined) return [];

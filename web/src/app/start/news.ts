@@ -9,6 +9,11 @@ export interface News {
 /** The newest first. */
 export const NEWS: readonly News[] = [
   {
+    id: 'playback-check',
+    title: 'Playback check',
+    text: 'Channels are recorded as they come in and played back into the very inputs they came from: set up in a step, checked, flipped and flipped back, with gains held for the stage and copies for trainees. g t, then g 4.',
+  },
+  {
     id: 'cues',
     title: 'Cues',
     text: 'What everybody hears, as one sheet: sources against cues, set up in a step, and worked out at every ear: level, own sound, delay, talkback, dose, and what a click spills. g t, then g 3.',

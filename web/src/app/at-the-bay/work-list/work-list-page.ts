@@ -79,6 +79,7 @@ export class WorkListPage {
     (api, { isTeardown, here }) => api.workList(isTeardown, here),
   );
   protected readonly steps = computed(() => this.list()?.steps ?? []);
+  protected readonly rises = computed(() => this.list()?.rises ?? []);
   protected readonly stretches = computed(() => stretches(this.steps()));
   /** The most steps this page has seen on the way to its target: the whole of the bar. */
   private readonly most = signal(0);
