@@ -96,6 +96,7 @@ export async function buildServer() {
       await must('Building the demo', process.execPath, [
         'server/dist/demo.mjs',
         join(ROOT, 'server/dist/demo.thread.json'),
+        join(ROOT, 'server/dist/demo.log.json'),
       ]);
     },
   );

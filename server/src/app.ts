@@ -1,4 +1,5 @@
 import compression from 'compression';
+import type { LogRow } from '@ft/core/takes/logRows';
 import express from 'express';
 import type { Express } from 'express';
 import { archiveRoutes } from './archive/archiveRoutes';
@@ -30,6 +31,8 @@ import { meRoute, pairRoute, sharingRoutes } from './network/sharingRoutes';
 import { TabletStore } from './network/tabletStore';
 import { sheetRoutes } from './sheets/sheetRoutes';
 import { Intake } from './studios/intake';
+import { logRoutes } from './takes/logRoutes';
+import { LogStore } from './takes/logStore';
 import { sessionRoutes } from './studios/sessionRoutes';
 import { StudioKeeper } from './studios/studioKeeper';
 import { documentsOrRefuse, studioRoutes } from './studios/studioRoutes';
@@ -48,8 +51,9 @@ export interface AppOptions {
   readonly version: string;
   /** The current time, ISO 8601. */
   readonly now: () => string;
-  /** The demo studio as a bundle. */
+  /** The demo studio as a bundle, and the takes logged in it. */
   readonly demo: () => string;
+  readonly demoLog: () => readonly LogRow[];
   /** Folder of the built web application; without it the server is the API alone. */
   readonly webRoot?: string;
   /** Where the studio network would come in. */
@@ -108,6 +112,7 @@ export function createApps(options: AppOptions): Apps {
   const { file } = database;
   const history = new HistoryStore(database);
   const store = new StudioStore(database, history);
+  const takeLog = new LogStore(database);
   const tablets = new TabletStore(database);
   const jobs = new Jobs(pool);
   const windows = new Windows();
@@ -131,12 +136,13 @@ export function createApps(options: AppOptions): Apps {
   sharing.onRevoked((tabletId) => {
     windows.revoked(tabletId);
   });
-  const intake = new Intake(store, keeper, now);
+  const intake = new Intake(store, keeper, takeLog, now);
   const parts = {
     ...options,
     intake,
     store,
     history,
+    takeLog,
     tablets,
     keeper,
     jobs,
@@ -151,15 +157,17 @@ export function createApps(options: AppOptions): Apps {
     studioRoutes(parts),
     sessionRoutes(parts),
     changeRoutes(parts),
+    logRoutes(parts),
     eventRoutes(store, history, windows),
-    sheetRoutes(store, jobs, now),
+    sheetRoutes(parts),
   ];
   const ours = [sharingRoutes(sharing), backupRoutes(parts), archiveRoutes(parts)];
   const local = assemble(options, localOnly, [...ours, ...work]);
   const gate = [pairRoute(sharing), pairedOnly(tablets, now), ticksOnly];
   const network: Express = assemble(options, ownAddressOnly, [...gate, ...work]);
   const putDemo = async (): Promise<void> => {
-    await intake.take(documentsOrRefuse(await pool.run('readBundle', options.demo())));
+    const documents = documentsOrRefuse(await pool.run('readBundle', options.demo()));
+    await intake.take(documents, options.demoLog());
   };
   return { local, network, sharing, keeper, windows, putDemo };
 }

@@ -1,3 +1,4 @@
+import type { LogRow } from '@ft/core/takes/logRows';
 import { readFileSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { dirname, join } from 'node:path';
@@ -14,6 +15,8 @@ import { optionsOf } from './options';
 const here = dirname(fileURLToPath(import.meta.url));
 const now = (): string => new Date().toISOString();
 const demo = (): string => readFileSync(join(here, 'demo.thread.json'), 'utf8');
+const demoLog = (): readonly LogRow[] =>
+  JSON.parse(readFileSync(join(here, 'demo.log.json'), 'utf8')) as readonly LogRow[];
 /** What was accepted is finished within this time, or the program stops all the same, ms. */
 const PATIENCE_MS = 15_000;
 
@@ -73,7 +76,7 @@ async function main({ port, sharePort, folder, demo: withDemo, verbose }: Option
       log.note('a library warned');
     };
     const program = await startProgram({
-      ...{ folder, now, demo, log, version: versionOf() },
+      ...{ folder, now, demo, demoLog, log, version: versionOf() },
       say: (line) => {
         console.log(line);
       },

@@ -3,6 +3,7 @@ import { existsSync, mkdirSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { join } from 'node:path';
 import type { Express } from 'express';
+import type { LogRow } from '@ft/core/takes/logRows';
 import type { Apps } from './app';
 import { createApps } from './app';
 import { Backups } from './database/backups';
@@ -32,6 +33,7 @@ export interface Surroundings {
   readonly workerFile: string;
   readonly budget?: Budget;
   readonly demo: () => string;
+  readonly demoLog: () => readonly LogRow[];
   readonly webRoot?: string;
   readonly door: (app: () => Express) => Door;
 }

@@ -16,11 +16,11 @@ import {
   cuesOutputSchema,
   checkOutputSchema,
   levelsOutputSchema,
-  playbackOutputSchema,
   routeOutputSchema,
   sessionsOutputSchema,
   traceOutputSchema,
 } from '@ft/contract/cliOutput';
+import { playbackOutputSchema } from '@ft/contract/cliTrack';
 import { readBundle, writeBundle } from '@ft/core/formats/bundle';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { formatSchemas } from '../src/formats/formatSchemas';

@@ -80,6 +80,7 @@ export async function startProgram({
     ...(budget && { budget }),
     now: () => clock.now,
     demo: () => demo,
+    demoLog: () => [],
     say: (line) => said.push(line),
     door: () => ({ port: 4748, open: () => Promise.resolve(), close: () => Promise.resolve() }),
   });

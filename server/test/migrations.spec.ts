@@ -158,7 +158,7 @@ describe('before an upgrade', () => {
     const home = emptyFolder();
     await (await shipped(join(home, 'studios.sqlite'), 2)).close();
     const program = await startProgram({ folder: home });
-    expect(program.said[0]).toBe('The data is of an older version and is brought up to date (5 steps).');
+    expect(program.said[0]).toBe('The data is of an older version and is brought up to date (6 steps).');
     const [copy] = readdirSync(join(home, 'backups'));
     expect(copy).toMatch(/before-upgrade\.sqlite$/);
     expect(program.said[1]).toContain(copy);

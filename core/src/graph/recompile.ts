@@ -39,6 +39,7 @@ const BESIDE: ReadonlySet<string> = new Set<keyof Session>([
   'performers',
   'cues',
   'playbackChecks',
+  'takes',
   'readings',
   'consoleViews',
   'headroomDb',

@@ -28,6 +28,7 @@ import { performerSchema } from './performerSchema';
 import { consoleViewSchema } from './consoleViewSchema';
 import { cueSchema } from './cueSchema';
 import { playbackCheckSchema } from './playbackSchema';
+import { takeSettingsSchema } from './tempo';
 import { readingSchema } from './readingSchema';
 
 const text = z.string().max(200, 'at most 200 characters');
@@ -177,6 +178,8 @@ export const sessionSchema = z.strictObject({
     .default(6),
   /** The table that cue levels are held against. */
   hearingTable: z.enum(HEARING_TABLES).default('niosh'),
+  /** How takes are logged. */
+  takes: takeSettingsSchema.optional(),
   /** The console whose automation follows timecode, where one does. */
   automatedConsole: deviceIdSchema.optional(),
 });

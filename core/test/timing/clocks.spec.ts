@@ -78,7 +78,7 @@ describe('who follows whose clock', () => {
     const { session } = firstScene(demo);
     const { graph } = contextOf(demo);
     const { domains } = clockPlan(demo.rig, session, graph);
-    expect(domains.map(({ masters, devices }) => [masters, devices.length])).toEqual([[['house-clock'], 7]]);
+    expect(domains.map(({ masters, devices }) => [masters, devices.length])).toEqual([[['house-clock'], 8]]);
   });
 });
 

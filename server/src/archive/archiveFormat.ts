@@ -40,3 +40,5 @@ export const MANIFEST = 'archive.json';
 export const bundlePath = (id: string): string => `studios/${id}/studio.thread.json`;
 export const historyPath = (id: string): string => `studios/${id}/history.ndjson`;
 export const tabletsPath = (id: string): string => `studios/${id}/tablets.json`;
+/** Takes, notes and punches, a row a line; there is none where nothing was logged. */
+export const logPath = (id: string): string => `studios/${id}/log.ndjson`;

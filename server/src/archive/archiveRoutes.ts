@@ -6,6 +6,7 @@ import type { HistoryStore } from '../history/historyStore';
 import type { TabletStore } from '../network/tabletStore';
 import { adopt } from '../studios/adoption';
 import type { StudioKeeper } from '../studios/studioKeeper';
+import type { LogStore } from '../takes/logStore';
 import type { StudioStore } from '../studios/studioStore';
 import type { BundleAt } from './writeArchive';
 import { writeArchive } from './writeArchive';
@@ -17,6 +18,7 @@ interface Parts {
   readonly store: StudioStore;
   readonly history: HistoryStore;
   readonly tablets: TabletStore;
+  readonly takeLog: LogStore;
   readonly keeper: StudioKeeper;
   readonly jobs: Jobs;
   readonly now: () => string;

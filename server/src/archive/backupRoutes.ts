@@ -8,12 +8,14 @@ import { dismissSetAside } from '../database/setAside';
 import type { TabletStore } from '../network/tabletStore';
 import { adopt } from '../studios/adoption';
 import type { StudioKeeper } from '../studios/studioKeeper';
+import type { LogStore } from '../takes/logStore';
 import type { StudioStore } from '../studios/studioStore';
 import { storesOf, wholeStudio, withBackup } from './wholeStudios';
 
 interface Parts {
   readonly store: StudioStore;
   readonly tablets: TabletStore;
+  readonly takeLog: LogStore;
   readonly keeper: StudioKeeper;
   readonly backups: Backups;
   readonly schedule: BackupSchedule;

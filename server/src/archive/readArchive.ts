@@ -1,6 +1,8 @@
 import { createHash } from 'node:crypto';
 import { strFromU8, unzipSync } from 'fflate';
 import { readBundle } from '@ft/core/formats/bundle';
+import type { LogRow } from '@ft/core/takes/logRows';
+import { logRowSchema } from '@ft/core/takes/logRows';
 import { problemLine } from '@ft/core/words/problemWording';
 import type { StoredEntry } from '../history/storedEntry';
 import { readRequestText } from '../http/readRequest';
@@ -12,6 +14,7 @@ import {
   archiveTabletsSchema,
   bundlePath,
   historyPath,
+  logPath,
   MANIFEST,
   tabletsPath,
 } from './archiveFormat';
@@ -93,6 +96,17 @@ function entriesIn(text: string, path: string): readonly StoredEntry[] {
   });
 }
 
+/** The take log, line by line; none where nothing was logged. */
+function logIn(files: Files, path: string): readonly LogRow[] {
+  if (files[path] === undefined) return [];
+  const lines = textAt(files, path)
+    .split('\n')
+    .filter((line) => line !== '');
+  return lines.map((line, i) =>
+    orUnfit(`${path} line ${String(i + 1)}`, readRequestText(line, logRowSchema)),
+  );
+}
+
 function studioIn(files: Files, id: string, revision: number): WholeStudio {
   const reading = readBundle(textAt(files, bundlePath(id)));
   if (!reading.ok)
@@ -106,7 +120,7 @@ function studioIn(files: Files, id: string, revision: number): WholeStudio {
     tabletsPath(id),
     readRequestText(textAt(files, tabletsPath(id)), archiveTabletsSchema),
   );
-  return { documents: documentsOf(reading.studio), entries, tablets };
+  return { documents: documentsOf(reading.studio), entries, tablets, log: logIn(files, logPath(id)) };
 }
 
 /** Reads an archive whole or not at all. */

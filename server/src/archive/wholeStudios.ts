@@ -6,6 +6,8 @@ import { openDatabase } from '../database/openDatabase';
 import { HistoryStore } from '../history/historyStore';
 import type { StoredEntry } from '../history/storedEntry';
 import { TabletStore } from '../network/tabletStore';
+import type { LogRow } from '@ft/core/takes/logRows';
+import { LogStore } from '../takes/logStore';
 import type { WholeStudio } from '../studios/wholeStudio';
 import { StudioStore } from '../studios/studioStore';
 
@@ -30,20 +32,26 @@ export function storesOf(database: Database): {
   readonly history: HistoryStore;
   readonly store: StudioStore;
   readonly tablets: TabletStore;
+  readonly takeLog: LogStore;
 } {
   const history = new HistoryStore(database);
-  return { history, store: new StudioStore(database, history), tablets: new TabletStore(database) };
+  return {
+    ...{ history, store: new StudioStore(database, history), tablets: new TabletStore(database) },
+    takeLog: new LogStore(database),
+  };
 }
 
 /** A studio of a data base with its whole history. */
 export async function wholeStudio(database: Database, studioId: string): Promise<WholeStudio | undefined> {
-  const { store, history, tablets } = storesOf(database);
+  const { store, history, tablets, takeLog } = storesOf(database);
   const stored = await store.read(studioId);
   if (stored === undefined) return undefined;
   const entries: StoredEntry[] = [];
   for await (const page of historyOf(history, studioId)) entries.push(...page);
   const ids = [...new Set(entries.flatMap(({ tablet }) => tablet ?? []))];
-  return { documents: stored.documents, entries, tablets: await tablets.named(ids) };
+  const log: LogRow[] = [];
+  for await (const page of takeLog.all(studioId)) log.push(...page.map(({ row }) => row));
+  return { documents: stored.documents, entries, tablets: await tablets.named(ids), log };
 }
 
 /**

@@ -7,7 +7,8 @@ import type { StoredEntry } from '../history/storedEntry';
 import type { TabletStore } from '../network/tabletStore';
 import type { StudioStore } from '../studios/studioStore';
 import type { ArchiveManifest } from './archiveFormat';
-import { ARCHIVE_FORMAT, bundlePath, historyPath, MANIFEST, tabletsPath } from './archiveFormat';
+import type { LogStore } from '../takes/logStore';
+import { ARCHIVE_FORMAT, bundlePath, historyPath, logPath, MANIFEST, tabletsPath } from './archiveFormat';
 import { historyOf } from './wholeStudios';
 
 /** A line of the history as JSON; its edits are text already. */
@@ -70,6 +71,7 @@ interface Parts {
   readonly store: StudioStore;
   readonly history: HistoryStore;
   readonly tablets: TabletStore;
+  readonly takeLog: LogStore;
   /** A studio as the text of a bundle, and the revision it is of. */
   readonly bundleOf: (studioId: string) => Promise<BundleAt | undefined>;
 }
@@ -89,9 +91,15 @@ async function* linesOf(
   }
 }
 
+/** The take log of a studio, a row a line. */
+async function* rowLines(takeLog: LogStore, studioId: string): AsyncGenerator<string> {
+  for await (const page of takeLog.all(studioId))
+    yield page.map(({ row }) => `${JSON.stringify(row)}\n`).join('');
+}
+
 /** Writes everything there is, history included, as one archive. */
 export async function writeArchive(out: Writable, writtenAt: string, parts: Parts): Promise<void> {
-  const { store, history, tablets, bundleOf } = parts;
+  const { store, history, tablets, takeLog, bundleOf } = parts;
   const zip = new ZipStream(out);
   const studios: ArchiveManifest['studios'] = [];
   for (const { id, name } of await store.list()) {
@@ -105,6 +113,7 @@ export async function writeArchive(out: Writable, writtenAt: string, parts: Part
       ...{ id: tablet, name: called, pairedAt },
     }));
     await zip.file(tabletsPath(id), [JSON.stringify(named, null, 2)]);
+    if ((await takeLog.count(id)) > 0) await zip.file(logPath(id), rowLines(takeLog, id));
     studios.push({ id, name, revision });
   }
   const { checksums } = zip;

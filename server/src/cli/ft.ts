@@ -8,6 +8,8 @@ import { dataCommand } from './dataCommands';
 import { readDataRequest } from './dataRequest';
 import type { CliRequest, CommandName } from './request';
 import { readRequest } from './request';
+import { log } from './log';
+import { readLogRequest } from './logRequest';
 import { playback } from './playback';
 import { route } from './route';
 import { sessions } from './sessions';
@@ -41,6 +43,8 @@ export function ft(argv: readonly string[], print: Say, complain: Say): 0 | 1 | 
   try {
     const wanted = readSessionsRequest(argv);
     if (wanted !== undefined) return answer(sessions(wanted), wanted.json, print);
+    const logged = readLogRequest(argv);
+    if (logged !== undefined) return answer(log(logged), logged.json, print);
     const request = readRequest(argv);
     if (request === undefined) {
       print(USAGE);

@@ -1,4 +1,4 @@
-import type { PlaybackOutput } from '@ft/contract/cliOutput';
+import type { PlaybackOutput } from '@ft/contract/cliTrack';
 import { workedScene } from '@ft/core/scene/workedScene';
 import type { CheckView } from '@ft/core/views/playback/playbackView';
 import { playbackView } from '@ft/core/views/playback/playbackView';

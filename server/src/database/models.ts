@@ -91,6 +91,20 @@ export interface OpeningRow extends Row<OpeningRow> {
   at: string;
 }
 
+/** A take, a note or a punch. What is asked for stands in columns; the row itself is its body. */
+export interface LogRowRow extends Row<LogRowRow> {
+  studioId: string;
+  id: string;
+  sessionId: string;
+  kind: string;
+  /** Of a note or punch, its take. */
+  take: CreationOptional<string | null>;
+  counterS: CreationOptional<number | null>;
+  /** Its place in the order in which the log of the studio was written last. */
+  seq: number;
+  body: string;
+}
+
 export interface Models {
   readonly studios: ModelStatic<StudioRow>;
   readonly sessions: ModelStatic<SessionRow>;
@@ -100,6 +114,7 @@ export interface Models {
   readonly files: ModelStatic<FileRow>;
   readonly fileUses: ModelStatic<FileUseRow>;
   readonly openings: ModelStatic<OpeningRow>;
+  readonly logRows: ModelStatic<LogRowRow>;
 }
 
 // Sequelize writes into the definitions it is given, so each column gets its own.
@@ -129,6 +144,10 @@ export function modelsOf(sequelize: Sequelize): Models {
   const file = { hash: key(), bytes: whole(), mediaType: text(), storedAt: text() };
   const session = { studioId: key(), id: key(), name: text(), document: text() };
   const fileUse = { studioId: key(), hash: key(), purpose: key() };
+  const logRow = {
+    ...{ studioId: key(), id: key(), sessionId: id(), kind: id(), take: maybeText() },
+    ...{ counterS: { type: DataTypes.REAL, allowNull: true }, seq: whole(), body: text() },
+  };
   const opening = { studioId: key(), sessionId: key(), at: text() };
   return {
     studios: sequelize.define<StudioRow>('studio', studio, table('studios')),
@@ -139,5 +158,6 @@ export function modelsOf(sequelize: Sequelize): Models {
     files: sequelize.define<FileRow>('file', file, table('files')),
     fileUses: sequelize.define<FileUseRow>('fileUse', fileUse, table('fileUses')),
     openings: sequelize.define<OpeningRow>('opening', opening, table('openings')),
+    logRows: sequelize.define<LogRowRow>('logRow', logRow, table('logRows')),
   };
 }

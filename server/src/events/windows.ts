@@ -1,5 +1,6 @@
 import type { Gone, Pointing } from '@ft/contract/events';
 import type { UndoState } from '@ft/contract/history';
+import type { LogEvent } from '@ft/contract/takeLog';
 import type { StoredEntry } from '../history/storedEntry';
 import { entryJson } from '../history/storedEntry';
 import type { EventStream } from './eventStream';
@@ -61,6 +62,11 @@ export class Windows {
     const [plain, own] = [entryJson(entry), entryJson(entry, undo)];
     for (const { stream, author } of [...(this.open.get(studioId) ?? [])])
       stream.entry(entry.revision, author === entry.author ? own : plain);
+  }
+
+  /** Rows of a take log, as they are written. */
+  log(studioId: string, event: LogEvent): void {
+    for (const { stream } of [...(this.open.get(studioId) ?? [])]) stream.tell('log', event);
   }
 
   /** The studio is gone: its windows are told and let go. */

@@ -4,11 +4,11 @@ import {
   channelsOutputSchema,
   cuesOutputSchema,
   levelsOutputSchema,
-  playbackOutputSchema,
   routeOutputSchema,
   sessionsOutputSchema,
   traceOutputSchema,
 } from '@ft/contract/cliOutput';
+import { logOutputSchema, playbackOutputSchema } from '@ft/contract/cliTrack';
 import { bundleSchema } from '@ft/core/formats/bundle';
 import { CATALOGUE } from '@ft/core/rig/catalogue/catalogue';
 
@@ -34,6 +34,7 @@ export const formatSchemas = (): readonly (readonly [string, JsonSchema])[] => [
   ['check', ofOutput('ft check --json, faithful-thread-check/1', checkOutputSchema)],
   ['trace', ofOutput('ft trace --json, faithful-thread-trace/1', traceOutputSchema)],
   ['playback', ofOutput('ft playback --json, faithful-thread-playback/1', playbackOutputSchema)],
+  ['log', ofOutput('ft log --json, faithful-thread-log/1', logOutputSchema)],
   ['cues', ofOutput('ft cues --json, faithful-thread-cues/1', cuesOutputSchema)],
   ['channels', ofOutput('ft channels --json, faithful-thread-channels/1', channelsOutputSchema)],
   ['levels', ofOutput('ft levels --json, faithful-thread-levels/1', levelsOutputSchema)],

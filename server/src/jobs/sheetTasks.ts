@@ -6,6 +6,7 @@ import { bannerLine } from '@ft/core/views/playback/playbackBanner';
 import { cueSheetView } from '@ft/core/views/cues/cueSheetView';
 import { channelSheetView } from '@ft/core/views/consoles/channelSheetView';
 import type { DeviceId } from '@ft/core/rig/ids';
+import type { LogRow } from '@ft/core/takes/logRows';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
 import type { PatchSheet } from '../sheets/patchListPdf';
@@ -19,6 +20,8 @@ export interface SheetInput {
   readonly revision: number;
   readonly place: ScenePlace;
   readonly printedAt: string;
+  /** Of the take log, its rows. */
+  readonly rows?: readonly LogRow[];
   /** Of sheets of one device, which. */
   readonly device?: string;
 }
@@ -84,4 +87,13 @@ export async function lineUpPdfTask(input: SheetInput, tell: Tell): Promise<Uint
   if (sheet === undefined) return undefined;
   const { lineUpPdf } = await import('../sheets/lineUpPdf');
   return lineUpPdf({ ...sheet.head, rows: lineUpSheet(sheet.context) });
+}
+
+/** The take log of the session on paper. */
+export async function takesPdfTask(input: SheetInput, tell: Tell): Promise<Uint8Array | undefined> {
+  const sheet = sheetOf(input, tell);
+  if (sheet === undefined) return undefined;
+  const { takesPdf } = await import('../sheets/takesPdf');
+  const log = new Map((input.rows ?? []).map((row) => [row.id, row]));
+  return takesPdf({ ...sheet.head, log, tracks: sheet.context.session.tracks });
 }

@@ -6,7 +6,14 @@ import { readBundleTask } from './readBundleTask';
 import { readChangeTask } from './readChangeTask';
 import { readStudioTask } from './readStudioTask';
 import { startTask } from './startTask';
-import { consolePdfTask, cuesPdfTask, lineUpPdfTask, patchListCsvTask, patchListPdfTask } from './sheetTasks';
+import {
+  consolePdfTask,
+  cuesPdfTask,
+  lineUpPdfTask,
+  patchListCsvTask,
+  patchListPdfTask,
+  takesPdfTask,
+} from './sheetTasks';
 
 /** Every kind of job there is. A task takes plain data and gives plain data; it reads no files and stores nothing. */
 export const TASKS = {
@@ -23,6 +30,7 @@ export const TASKS = {
   lineUpPdf: lineUpPdfTask,
   consolePdf: consolePdfTask,
   cuesPdf: cuesPdfTask,
+  takesPdf: takesPdfTask,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

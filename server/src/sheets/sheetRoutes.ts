@@ -5,6 +5,7 @@ import { notFound } from '../http/refusal';
 import { wantedBy } from '../jobs/jobRoutes';
 import type { Jobs } from '../jobs/jobs';
 import type { StudioStore } from '../studios/studioStore';
+import type { LogStore } from '../takes/logStore';
 
 /** Sheets by the name of their file: the job that makes one, and what it is. */
 const SHEETS = {
@@ -13,10 +14,18 @@ const SHEETS = {
   'console.pdf': { task: 'consolePdf', type: 'application/pdf' },
   'cues.pdf': { task: 'cuesPdf', type: 'application/pdf' },
   'line-up.pdf': { task: 'lineUpPdf', type: 'application/pdf' },
+  'takes.pdf': { task: 'takesPdf', type: 'application/pdf' },
 } as const;
 
+interface Parts {
+  readonly store: StudioStore;
+  readonly jobs: Jobs;
+  readonly takeLog: LogStore;
+  readonly now: () => string;
+}
+
 /** Sheets on paper and as files. They are planned and drawn beside the server, within a budget. */
-export function sheetRoutes(store: StudioStore, jobs: Jobs, now: () => string): Router {
+export function sheetRoutes({ store, jobs, takeLog, now }: Parts): Router {
   const router = Router();
   const give = async (request: Request, response: Response, name: keyof typeof SHEETS): Promise<void> => {
     const { id, session, scene } = request.params as Record<'id' | 'session' | 'scene', string>;
@@ -26,9 +35,11 @@ export function sheetRoutes(store: StudioStore, jobs: Jobs, now: () => string): 
     const place = { session, scene } as ScenePlace;
     const { task, type } = SHEETS[name];
     const { device } = request.query;
+    const rows = name === 'takes.pdf' ? await takeLog.ofSession(id, session) : undefined;
     const input = {
       ...{ documents, revision, place, printedAt: now() },
       ...(typeof device === 'string' && { device }),
+      ...(rows !== undefined && { rows }),
     };
     const sheet = await jobs.run(task, input, wantedBy(request, response));
     if (sheet === undefined) throw notFound(name === 'console.pdf' ? 'console' : 'scene');

@@ -1,4 +1,5 @@
 import { idFromName } from '@ft/core/rig/ids';
+import type { LogStore } from '../takes/logStore';
 import type { TabletStore } from '../network/tabletStore';
 import type { StudioKeeper } from './studioKeeper';
 import type { StudioStore } from './studioStore';
@@ -8,6 +9,7 @@ interface Parts {
   readonly store: StudioStore;
   readonly keeper: StudioKeeper;
   readonly tablets: TabletStore;
+  readonly takeLog: LogStore;
   readonly now: () => string;
 }
 
@@ -18,9 +20,9 @@ interface Parts {
  * @returns the id it has here.
  */
 export async function adopt(
-  { documents, entries, tablets }: WholeStudio,
+  { documents, entries, tablets, log }: WholeStudio,
   from: string,
-  { store, keeper, tablets: tabletStore, now }: Parts,
+  { store, keeper, tablets: tabletStore, takeLog, now }: Parts,
 ): Promise<string> {
   const here = await store.list();
   const taken = new Set(here.map(({ id }) => id));
@@ -28,9 +30,10 @@ export async function adopt(
   const id = isTaken ? idFromName(`${documents.id} ${from}`, taken, documents.id) : documents.id;
   const name = isTaken ? `${documents.name} (${from})`.slice(0, 80) : documents.name;
   await keeper.exclusively(id, () =>
-    store.create({ ...documents, id, name }, now(), entries, (transaction) =>
-      tabletStore.remember(tablets, now(), transaction),
-    ),
+    store.create({ ...documents, id, name }, now(), entries, async (transaction) => {
+      await tabletStore.remember(tablets, now(), transaction);
+      await takeLog.fill(id, log, transaction);
+    }),
   );
   return id;
 }

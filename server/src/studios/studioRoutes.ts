@@ -2,6 +2,7 @@ import { Router } from 'express';
 import { beginStudioSchema } from '@ft/contract/studios';
 import { ApiFailure, notFound } from '../http/refusal';
 import { bodyOf, textBody, textOf } from '../http/jsonBody';
+import type { LogRow } from '@ft/core/takes/logRows';
 import type { ReadDocuments } from '../jobs/readBundleTask';
 import { wantedBy } from '../jobs/jobRoutes';
 import type { Jobs } from '../jobs/jobs';
@@ -40,13 +41,14 @@ interface Parts {
   readonly keeper: StudioKeeper;
   readonly intake: Intake;
   readonly jobs: Jobs;
-  /** The demo studio as a bundle. */
+  /** The demo studio as a bundle, and the takes logged in it. */
   readonly demo: () => string;
+  readonly demoLog: () => readonly LogRow[];
 }
 
 /** Listing, beginning, importing, exporting and removing studios. */
 // eslint-disable-next-line max-lines-per-function -- a table of routes
-export function studioRoutes({ store, keeper, intake, jobs, demo }: Parts): Router {
+export function studioRoutes({ store, keeper, intake, jobs, demo, demoLog }: Parts): Router {
   const router = Router();
   router.get('/studios', async (_request, response) => {
     response.json({ studios: await store.list() });
@@ -65,7 +67,8 @@ export function studioRoutes({ store, keeper, intake, jobs, demo }: Parts): Rout
   // Asking for the demo again opens the one that is there.
   router.post('/studios/demo', async (request, response) => {
     const documents = documentsOrRefuse(await jobs.run('readBundle', demo(), wantedBy(request, response)));
-    response.status((await intake.take(documents)) ? 201 : 200).json({ id: documents.id });
+    const isNew = await intake.take(documents, demoLog());
+    response.status(isNew ? 201 : 200).json({ id: documents.id });
   });
   router.post('/bundles', textBody(BUNDLE_LIMIT), async (request, response) => {
     const reading = await jobs.run('readBundle', textOf(request), wantedBy(request, response));

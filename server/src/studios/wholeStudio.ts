@@ -1,4 +1,5 @@
 import type { Tablet } from '@ft/contract/sharing';
+import type { LogRow } from '@ft/core/takes/logRows';
 import type { StoredEntry } from '../history/storedEntry';
 import type { Documents } from './documents';
 
@@ -9,4 +10,6 @@ export interface WholeStudio {
   readonly entries: readonly StoredEntry[];
   /** The tablets its history refers to. */
   readonly tablets: readonly Pick<Tablet, 'id' | 'name' | 'pairedAt'>[];
+  /** Takes, notes and punches of its sessions. */
+  readonly log: readonly LogRow[];
 }

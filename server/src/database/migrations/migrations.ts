@@ -5,6 +5,7 @@ import { tablets } from './0004-tablets';
 import { undoStackMarks } from './0005-undo-stacks';
 import { files } from './0006-files';
 import { openings } from './0007-openings';
+import { logRows } from './0008-log-rows';
 import type { Migration } from './migration';
 
 /** Every change of the tables, in order. */
@@ -16,4 +17,5 @@ export const MIGRATIONS: readonly Migration[] = [
   undoStackMarks,
   files,
   openings,
+  logRows,
 ];

@@ -57,6 +57,7 @@ export const STAGES = [
       { path: 'consoles', name: 'Consoles', shows: ANYTHING_WIRED },
       { path: 'cues', name: 'Cues', shows: ['thread', 'performer', 'cue', 'device'] },
       { path: 'playback', name: 'Playback check', shows: ['lane', 'device', 'track'] },
+      { path: 'takes', name: 'Takes', shows: ['performer'] },
     ],
   },
   {

@@ -22,6 +22,7 @@ const PAGES: Readonly<Record<PartAddress, Page>> = {
   'track/consoles': consoles,
   'track/cues': () => import('../stages/cues/cues-page').then((m) => m.CuesPage),
   'track/playback': () => import('../stages/playback/playback-page').then((m) => m.PlaybackPage),
+  'track/takes': () => import('../stages/takes/takes-page').then((m) => m.TakesPage),
   'mix/consoles': consoles,
   'mix/tracks': () => import('../stages/mix/tracks/tracks-page').then((m) => m.TracksPage),
   bay: () => import('../at-the-bay/bay/bay-page').then((m) => m.BayPage),

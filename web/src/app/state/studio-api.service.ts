@@ -5,6 +5,9 @@ import { map } from 'rxjs';
 import type { Pointing } from '@ft/contract/events';
 import { entrySchema, historySchema, undoStateSchema } from '@ft/contract/history';
 import type { EntryMessage, HistoryPage, UndoState } from '@ft/contract/history';
+import { logAnswerSchema, logPageSchema } from '@ft/contract/takeLog';
+import type { LogAnswer, LogPage } from '@ft/contract/takeLog';
+import type { LogOp } from '@ft/core/takes/logRows';
 import { studioAtSchema } from '@ft/contract/studioAt';
 import type { StudioAt } from '@ft/contract/studioAt';
 import type { Change } from '@ft/core/edits/change';
@@ -53,6 +56,19 @@ export class StudioApi {
   /** Tells the other windows of a studio what is selected here. */
   point(studioId: string, pointing: Pointing): Observable<unknown> {
     return this.http.put(`/api/studios/${studioId}/pointing`, pointing);
+  }
+
+  /** Rows of a take log that were written after a place in their order. */
+  log(id: string, session: string, since: number): Observable<LogPage> {
+    return this.http
+      .get(`/api/studios/${id}/sessions/${session}/log`, { params: { since } })
+      .pipe(map((body) => logPageSchema.parse(body)));
+  }
+
+  writeLog(id: string, session: string, author: string, ops: readonly LogOp[]): Observable<LogAnswer> {
+    return this.http
+      .post(`/api/studios/${id}/sessions/${session}/log`, { author, ops })
+      .pipe(map((body) => logAnswerSchema.parse(body)));
   }
 
   undoState(id: string, author: string): Observable<UndoState> {

@@ -3,6 +3,8 @@ import { goneSchema, pointingSchema, presenceSchema } from '@ft/contract/events'
 import { entrySchema } from '@ft/contract/history';
 import type { Gone, Pointing } from '@ft/contract/events';
 import type { EntryMessage } from '@ft/contract/history';
+import type { LogEvent } from '@ft/contract/takeLog';
+import { logEventSchema } from '@ft/contract/takeLog';
 import type { StudioRef } from './studio-api.service';
 import { pauseMs } from './pause';
 
@@ -10,6 +12,7 @@ export type StudioEvent =
   | { readonly kind: 'entry'; readonly entry: EntryMessage }
   | { readonly kind: 'presence'; readonly windows: number }
   | { readonly kind: 'pointing'; readonly pointing: Pointing }
+  | { readonly kind: 'log'; readonly event: LogEvent }
   | { readonly kind: 'gone'; readonly because: Gone['because'] }
   | { readonly kind: 'live'; readonly live: boolean };
 
@@ -46,6 +49,9 @@ export function studioEvents(
       });
       source.addEventListener('pointing', (event) => {
         subscriber.next({ kind: 'pointing', pointing: pointingSchema.parse(dataOf(event)) });
+      });
+      source.addEventListener('log', (event) => {
+        subscriber.next({ kind: 'log', event: logEventSchema.parse(dataOf(event)) });
       });
       source.addEventListener('gone', (event) => {
         source?.close();

@@ -3,6 +3,8 @@ import { provideEffects } from '@ngrx/effects';
 import { provideState } from '@ngrx/store';
 import * as draftEffects from './draft.effects';
 import { draftFeature } from './draft.feature';
+import * as logEffects from './log.effects';
+import { logFeature } from './log.feature';
 import * as planEffects from './plan.effects';
 import { planFeature } from './plan.feature';
 import * as pointingEffects from './pointing.effects';
@@ -16,5 +18,14 @@ export const studioState: EnvironmentProviders[] = [
   provideState(studioFeature),
   provideState(planFeature),
   provideState(draftFeature),
-  provideEffects(studioEffects, sendingEffects, undoEffects, planEffects, pointingEffects, draftEffects),
+  provideState(logFeature),
+  provideEffects(
+    studioEffects,
+    sendingEffects,
+    undoEffects,
+    planEffects,
+    pointingEffects,
+    draftEffects,
+    logEffects,
+  ),
 ];

@@ -30,6 +30,7 @@ import { apiErrorOf } from './api.service';
 import { StudioApi } from './studio-api.service';
 import { authorId } from './author';
 import { DraftActions } from './draft.feature';
+import { LogActions } from './log.feature';
 import { newId } from './new-id';
 import { pauseMs } from './pause';
 import { keptPending } from './pending-store';
@@ -130,6 +131,7 @@ export const listen = createEffect(
           map((event): Action => {
             if (event.kind === 'entry') return StudioActions.entryArrived({ entry: event.entry });
             if (event.kind === 'presence') return StudioActions.presence({ windows: event.windows });
+            if (event.kind === 'log') return LogActions.arrived(event.event);
             if (event.kind === 'pointing') return StudioActions.pointed({ pointing: event.pointing });
             if (event.kind === 'gone') return StudioActions.gone({ because: event.because });
             return StudioActions.connection({ live: event.live });

@@ -30,6 +30,8 @@ export interface CueAnswers {
   earCells(entries: readonly EarEntry[]): CellsEdits;
   /** What a deed comes to: looked at first, then made. */
   cueDeed(deed: CueDeed): ChannelPlan;
+  /** Volumes of pairs that nobody wears, down. */
+  mutedUnworn(): readonly Edit[];
   removeCue(id: CueId): readonly Edit[];
 }
 
@@ -42,5 +44,6 @@ export const createCueAnswers = (there: () => WorkerState): CueAnswers => ({
   cueCells: (entries) => cueCells(there(), entries),
   earCells: (entries) => earCells(there(), entries),
   cueDeed: (deed) => cueDeed(there(), deed),
+  mutedUnworn: () => cueDeed(there(), { does: 'mute-unworn' }).edits,
   removeCue: (id) => removedCue(there(), id),
 });

@@ -1,0 +1,108 @@
+import { clockText, startOf } from '../../takes/counter';
+import type { Log } from '../../takes/applyOps';
+import { isNote, isTake, stretchText } from '../../takes/labels';
+import type { Note, Punch, Take } from '../../takes/logRows';
+import { recordedEdges } from '../../takes/newRows';
+import type { Session } from '../../session/sessionSchema';
+
+/** "Reel 2, take 4"; "take 4" where there are no reels. */
+export const takeName = ({ reel, number }: Pick<Take, 'reel' | 'number'>): string =>
+  [reel, `take ${String(number)}`].filter((part) => part !== '').join(', ');
+
+/** A take as a line: when, who, on which tracks, and what of it is used. */
+export interface TakeLine {
+  readonly take: Take;
+  readonly name: string;
+  readonly from: string;
+  /** Where it ends; empty while it runs. */
+  readonly to: string;
+  readonly who: string;
+  readonly tracks: string;
+  /** Tracks that are not in the session any more. */
+  readonly gone: readonly string[];
+  readonly notes: number;
+  readonly used: string;
+  /** What it is a run of: "plays into Reel 1, take 3". */
+  readonly of: string;
+}
+
+export interface NoteLine {
+  readonly note: Note;
+  readonly time: string;
+  readonly take: string;
+  readonly agreed: 'yes' | 'no' | '';
+  readonly by: string;
+}
+
+/** A punch with both of its edges: what is played again, and what is recorded around it. */
+export interface PunchLine {
+  readonly punch: Punch;
+  readonly take: string;
+  readonly in: string;
+  readonly out: string;
+  readonly recorded: string;
+  /** Runs of it so far. */
+  readonly runs: number;
+}
+
+const byStart = (a: Take, b: Take): number => (a.at < b.at ? -1 : a.at > b.at ? 1 : a.number - b.number);
+
+/** The takes of a log, in the order they were made. */
+export const takesOf = (log: Log): readonly Take[] => [...log.values()].filter(isTake).sort(byStart);
+
+const nameOf = (log: Log, id: string | undefined): string => {
+  const row = log.get(id ?? '');
+  return row?.kind === 'take' ? takeName(row) : '';
+};
+
+export function takeLines(log: Log, { tracks }: Pick<Session, 'tracks'>): readonly TakeLine[] {
+  const counts = new Map<string, number>();
+  for (const row of log.values()) if (isNote(row)) counts.set(row.take, (counts.get(row.take) ?? 0) + 1);
+  const there = new Set(tracks.map(({ name }) => name));
+  return takesOf(log).map((take): TakeLine => ({
+    ...{ take, name: takeName(take), from: clockText(startOf(take)) },
+    to: take.endS === undefined ? '' : clockText(take.endS),
+    ...{ who: take.performers.join(', '), tracks: take.tracks.join(', ') },
+    // Without any track in the session, nothing is known of what is gone.
+    gone: there.size === 0 ? [] : take.tracks.filter((name) => !there.has(name)),
+    notes: counts.get(take.id) ?? 0,
+    used: (take.used ?? []).map(({ fromS, toS }) => stretchText(fromS, toS)).join('; '),
+    of: take.of === undefined ? '' : `plays into ${nameOf(log, take.of)}`,
+  }));
+}
+
+/** The notes of a log or of one take, by their time in it; of several takes, take by take. */
+export function noteLines(log: Log, take?: string): readonly NoteLine[] {
+  const order = new Map(takesOf(log).map(({ id }, i) => [id, i]));
+  const notes = [...log.values()].filter(isNote).filter((note) => take === undefined || note.take === take);
+  return notes
+    .sort(
+      (a, b) =>
+        (order.get(a.take) ?? 0) - (order.get(b.take) ?? 0) ||
+        a.counterS - b.counterS ||
+        (a.id < b.id ? -1 : 1),
+    )
+    .map((note) => ({
+      ...{ note, time: clockText(note.counterS), take: nameOf(log, note.take) },
+      agreed: note.agreed === true ? 'yes' : note.agreed === false ? 'no' : '',
+      by: note.agreedBy === undefined ? note.by : `${note.by}; ${note.agreedBy}`,
+    }));
+}
+
+export function punchLines(log: Log): readonly PunchLine[] {
+  const runs = new Map<string, number>();
+  for (const row of log.values())
+    if (row.kind === 'take' && row.punch !== undefined) runs.set(row.punch, (runs.get(row.punch) ?? 0) + 1);
+  const punches = [...log.values()].filter(
+    (row): row is Punch => row.kind === 'punch' && row.struck !== true,
+  );
+  return punches
+    .sort((a, b) => a.inS - b.inS || (a.id < b.id ? -1 : 1))
+    .map((punch): PunchLine => {
+      const { fromS, toS } = recordedEdges(punch);
+      return {
+        ...{ punch, take: nameOf(log, punch.take), in: clockText(punch.inS), out: clockText(punch.outS) },
+        ...{ recorded: stretchText(fromS, toS), runs: runs.get(punch.id) ?? 0 },
+      };
+    });
+}
