@@ -14,6 +14,9 @@ import type { BackupContent, Backups, Status } from '@ft/contract/status';
 import type { Change } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { firstScene } from '@ft/core/session/scenePlace';
+import { applyOp } from '@ft/core/takes/applyOps';
+import type { LogOp } from '@ft/core/takes/logRows';
+import type { LogAnswer, LogPage, StoredRow } from '@ft/contract/takeLog';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { answerFailure } from '../../server/src/history/answerFailure';
 import { entryJson } from '../../server/src/history/storedEntry';
@@ -32,7 +35,19 @@ type Used = Pick<
   Api,
   'studios' | 'findings' | 'me' | 'status' | 'backups' | 'makeBackup' | 'bringBack' | 'file' | 'job'
 > &
-  Pick<StudioApi, 'studio' | 'change' | 'undo' | 'redo' | 'undoState' | 'point' | 'history' | 'tellOpened'>;
+  Pick<
+    StudioApi,
+    | 'studio'
+    | 'change'
+    | 'undo'
+    | 'redo'
+    | 'undoState'
+    | 'point'
+    | 'history'
+    | 'tellOpened'
+    | 'log'
+    | 'writeLog'
+  >;
 
 /** The server inside the test: its own code over a studio in memory, without HTTP. It can be taken away. */
 export class MemoryApi implements Used {
@@ -137,6 +152,36 @@ export class MemoryApi implements Used {
   point(_id: string, pointing: Pointing): Observable<unknown> {
     this.pointings.push(pointing);
     return of(null);
+  }
+
+  /** The take log, as the server keeps it: rows in the order they were written last. */
+  logRows: StoredRow[] = [];
+
+  log(_id: string, _session: string, since: number): Observable<LogPage> {
+    return defer(() =>
+      this.reachable
+        ? of({ rows: this.logRows.filter(({ seq }) => seq > since), more: false })
+        : throwError(() => new HttpErrorResponse({ status: 0 })),
+    );
+  }
+
+  writeLog(_id: string, _session: string, _author: string, ops: readonly LogOp[]): Observable<LogAnswer> {
+    return defer(() => {
+      if (!this.reachable) return throwError(() => new HttpErrorResponse({ status: 0 }));
+      const rows: StoredRow[] = [];
+      const refused: LogAnswer['refused'] = [];
+      for (const [at, op] of ops.entries()) {
+        const made = applyOp(new Map(this.logRows.map(({ row }) => [row.id, row])), op);
+        if (!made.ok) refused.push({ at, code: made.code, sentence: made.sentence });
+        else {
+          const seq = 1 + Math.max(0, ...this.logRows.map((stored) => stored.seq));
+          const others = this.logRows.filter(({ row }) => row.id !== made.row.id);
+          this.logRows = [...others, { seq, row: made.row }];
+          rows.push({ seq, row: made.row });
+        }
+      }
+      return of({ rows, refused });
+    });
   }
 
   undoState(_id: string, author: string): Observable<UndoState> {

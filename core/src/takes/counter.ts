@@ -2,10 +2,14 @@ import type { Sync, Take } from './logRows';
 
 const MS = 1000;
 
+/** Where every counter ends: a take that was forgotten does not run for ever, s. */
+export const MOST_S = 86_400;
+
 /** Where the counter of a take stands at a moment, ms since 1970: it runs on from where it was set last. */
 export function counterAt({ syncs }: Pick<Take, 'syncs'>, nowMs: number): number {
   const last = [...syncs].reverse().find(({ atMs }) => atMs <= nowMs) ?? syncs[0];
-  return last === undefined ? 0 : last.counterS + Math.max(0, nowMs - last.atMs) / MS;
+  const runsS = last === undefined ? 0 : last.counterS + Math.max(0, nowMs - last.atMs) / MS;
+  return Math.min(MOST_S, runsS);
 }
 
 /** Where a take starts, s. */
@@ -47,5 +51,5 @@ export function readClock(text: string): number | undefined {
   const s = Number((match[3] ?? '').replace(',', '.'));
   if ((match[2] !== undefined && s >= 60) || (match[1] !== undefined && m >= 60)) return undefined;
   const all = h * 3600 + m * 60 + s;
-  return all <= 86_400 ? all : undefined;
+  return all <= MOST_S ? all : undefined;
 }

@@ -154,7 +154,8 @@ export const sendLog = createEffect(
         const { studioId, session, pending } = state();
         if (studioId === null || session === null || pending.length === 0) return EMPTY;
         return attempt(studioId, session, pending.slice(0, MOST_AT_ONCE), 1).pipe(
-          takeUntil(actions$.pipe(ofType(LogActions.close, LogActions.open))),
+          // Another log, or none: what is not sent is kept in the browser.
+          takeUntil(store.select(logFeature.selectSession).pipe(filter((each) => each !== session))),
         );
       }),
     );
