@@ -22,8 +22,7 @@ test('somebody stays live, the console is flipped and flipped back, by keyboard 
   await expect(page.getByText('Every channel of the check.')).toBeVisible();
 
   // The rooms as they stand, from this scene on: every window says so, on the live scene most of all.
-  await page.keyboard.press('g');
-  await page.keyboard.press('w');
+  await page.getByRole('link', { name: /^Work list/ }).press('Enter');
   await page.getByRole('button', { name: 'It is all done already' }).press('Enter');
   const bar = page.getByRole('status').filter({ hasText: 'PLAYBACK' });
   await expect(bar).toContainText(

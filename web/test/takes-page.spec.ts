@@ -1,5 +1,5 @@
 import type { SessionId } from '../../core/src/rig/ids';
-import type { LogRow, Note, Punch, Take } from '../../core/src/takes/logRows';
+import type { LogRow, Note, Take } from '../../core/src/takes/logRows';
 import { noteAt, overAt, takeAt } from '../../core/test/fixtures/logOf';
 import { TakesPage } from '../src/app/stages/takes/takes-page';
 import { LogActions, logFeature } from '../src/app/state/log.feature';
