@@ -1,10 +1,12 @@
 import type { SessionId } from '../../core/src/rig/ids';
+import { editSet } from '../../core/src/edits/make';
 import type { LogRow, Note, Take } from '../../core/src/takes/logRows';
 import { noteAt, overAt, takeAt } from '../../core/test/fixtures/logOf';
 import { TakesPage } from '../src/app/stages/takes/takes-page';
 import { LogActions, logFeature } from '../src/app/state/log.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
+import { Undoing } from '../src/app/state/undoing';
 import { cellOf, enterCell, field, fill, over, pick } from './hands';
 import type { Bench, Mounted } from './mount';
 import { bench, until } from './mount';
@@ -205,6 +207,57 @@ describe('after the stop', () => {
     await shown(() => stored('take')[0]!.best === true, 'the mark');
     page.button(/^Hear Reel 1, take 1 again/).click();
     await shown(() => over()?.textContent.includes('alone to Imke Tarrow') === true, 'what is heard');
+  });
+});
+
+describe('undo on the page', () => {
+  const note: Note = ours(noteAt('n', first, 171.8, { about: 'early' }));
+  const undoing = (): Undoing => page.fixture.debugElement.injector.get(Undoing);
+  beforeEach(() => open([first, note]));
+
+  it('takes back what was done to the log, step by step, and makes it again', async () => {
+    await enterCell(page, await there('Notes', 'early', 'What'), 'before the harp');
+    await shown(() => stored('note')[0]!.text === 'before the harp', 'the words');
+    page.press(await there('Notes', 'early', 'What'), 'Delete', { ctrlKey: true });
+    await shown(() => stored('note')[0]!.struck === true, 'crossed out');
+    expect(undoing().undoLabel()).toBe('Note at 0:02:51.8 crossed out');
+    undoing().undo();
+    await shown(() => stored('note')[0]!.struck === undefined, 'not crossed out');
+    undoing().undo();
+    await shown(() => stored('note')[0]!.text === undefined, 'without the words');
+    expect(undoing().redoLabel()).toBe('Note at 0:02:51.8 changed');
+    undoing().redo();
+    await shown(() => stored('note')[0]!.text === 'before the harp', 'the words again');
+    expect(notices()).toContain('Undone: Note at 0:02:51.8 crossed out');
+  });
+
+  it('takes the change of the session back first that came later, and the log after it', async () => {
+    await enterCell(page, await there('Notes', 'early', 'What'), 'bow');
+    await shown(() => stored('note')[0]!.text === 'bow', 'the words');
+    const session = app.api.studioNow.sessions[0]!;
+    const value = { preRollS: 3 };
+    const edit = editSet('session', {}, session.id, { field: 'takes', value, was: session.takes ?? null });
+    app.store.dispatch(StudioActions.change({ label: 'Rolls', edits: [edit] }));
+    await shown(() => undoing().undoLabel() === 'Rolls', 'the change of the session');
+    undoing().undo();
+    await shown(() => app.api.studioNow.sessions[0]!.takes?.preRollS !== 3, 'the rolls as they were');
+    await shown(() => undoing().undoLabel() === 'Note at 0:02:51.8 changed', 'the log next');
+    undoing().undo();
+    await shown(() => stored('note')[0]!.text === undefined, 'without the words');
+    // The other way round: what was made first is made again first.
+    undoing().redo();
+    await shown(() => stored('note')[0]!.text === 'bow', 'the words again');
+    undoing().redo();
+    await shown(() => app.api.studioNow.sessions[0]!.takes?.preRollS === 3, 'the rolls again');
+  });
+
+  it('shows what is crossed out, and brings it back', async () => {
+    page.press(await there('Notes', 'early', 'What'), 'Delete', { ctrlKey: true });
+    await shown(() => stored('note')[0]!.struck === true, 'crossed out');
+    pick(page, 'of', '1 crossed out');
+    page.press(await there('Notes', 'early', 'What'), 'Delete', { ctrlKey: true });
+    await shown(() => stored('note')[0]!.struck === undefined, 'brought back');
+    expect(await there('Notes', 'early', 'What')).toBeTruthy();
   });
 });
 

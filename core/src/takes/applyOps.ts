@@ -1,4 +1,4 @@
-import { clockText, startOf } from './counter';
+import { clockText, startOf, syncRefusal } from './counter';
 import type { LogOp, LogRow } from './logRows';
 import { logRowSchema } from './logRows';
 
@@ -33,11 +33,13 @@ function misfit(log: Log, row: LogRow): Applied | undefined {
         'take-running',
         `Take ${String(running.number)} of ${running.reel || 'this session'} runs already, started by ${running.by || 'another window'}. Stop it first; notes can be dropped into it from here.`,
       );
-    const [start, first] = [startOf(row), row.endS];
-    return first !== undefined && first < start
+    const backwards = row.syncs.map((sync) => syncRefusal(row, sync)).find((why) => why !== undefined);
+    if (backwards !== undefined) return refused('before-start', backwards);
+    const [start, end] = [startOf(row), row.endS];
+    return end !== undefined && end < start
       ? refused(
           'before-start',
-          `Take ${String(row.number)} cannot end at ${clockText(first)}, before its start at ${clockText(start)}.`,
+          `Take ${String(row.number)} cannot end at ${clockText(end)}, before its start at ${clockText(start)}.`,
         )
       : undefined;
   }

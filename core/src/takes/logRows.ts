@@ -28,6 +28,8 @@ const shared = {
 export const syncSchema = z.strictObject({ atMs: z.number().int().min(0), counterS });
 export type Sync = z.infer<typeof syncSchema>;
 
+const rollS = z.number().min(0, 'from 0 to 60 s').max(60, 'from 0 to 60 s');
+
 const stretch = z.strictObject({ fromS: counterS, toS: counterS });
 
 /** One run of the counter. Takes are never deleted: "best" and "used" are marks. */
@@ -84,8 +86,8 @@ export const punchSchema = z.strictObject({
   tracks: names,
   inS: counterS,
   outS: counterS,
-  preRollS: z.number().min(0).max(60),
-  postRollS: z.number().min(0).max(60),
+  preRollS: rollS,
+  postRollS: rollS,
   layer: z.enum(LAYERS),
   ends: z.enum(PUNCH_ENDS),
   struck: z.boolean().optional(),

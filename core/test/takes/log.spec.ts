@@ -15,7 +15,7 @@ import {
   tracksOf,
 } from '@ft/core/takes/newRows';
 import { hearAgain } from '@ft/core/views/takes/hearAgain';
-import { noteLines, punchLines, takeLines } from '@ft/core/views/takes/logLines';
+import { noteLines, punchLines, rowName, struckLines, takeLines } from '@ft/core/views/takes/logLines';
 import { punchSentences } from '@ft/core/views/takes/punchWords';
 import { companyCall } from '../fixtures/cuePlace';
 import { logOf, madeAt, noteAt, overAt, T0, takeAt } from '../fixtures/logOf';
@@ -57,6 +57,13 @@ describe('an operation on a log', () => {
   it('ends no take before it starts', () => {
     expect(told(logOf([second]), set(second, overAt(12)))).toBe(
       'before-start: Take 2 cannot end at 0:00:12.0, before its start at 0:00:30.0.',
+    );
+  });
+
+  it('sets no counter to before the start of its take', () => {
+    const syncs = [...second.syncs, { atMs: T0 + 700_000, counterS: 12 }];
+    expect(told(logOf([second]), set(second, { syncs }))).toBe(
+      'before-start: The counter would stand at 0:00:12.0, before the start of take 2 at 0:00:30.0. Stop the take and start another there.',
     );
   });
 
@@ -192,6 +199,18 @@ describe('the lists', () => {
     ]);
     expect(noteLines(log, second.id)).toHaveLength(1);
     expect(noteLines(log)[1]).toMatchObject({ agreed: 'yes', by: 'Control room; Wen Askelby' });
+  });
+
+  it('call a row by what it is and where', () => {
+    expect([first, notes[0]!, punch].map(rowName)).toEqual([
+      'Reel 1, take 1',
+      'Note at 0:00:40.0',
+      'Punch at 0:01:38.0',
+    ]);
+  });
+
+  it('tell what is crossed out by itself', () => {
+    expect(struckLines(log).map(({ note, time }) => [note.id.slice(-1), time])).toEqual([['d', '0:00:10.0']]);
   });
 
   it('tell takes with what is used, what they play into, and tracks that are gone', () => {

@@ -1,13 +1,19 @@
 import { clockText, startOf } from '../../takes/counter';
 import type { Log } from '../../takes/applyOps';
 import { isNote, isTake, stretchText } from '../../takes/labels';
-import type { Note, Punch, Take } from '../../takes/logRows';
+import type { LogRow, Note, Punch, Take } from '../../takes/logRows';
 import { recordedEdges } from '../../takes/newRows';
 import type { Session } from '../../session/sessionSchema';
 
 /** "Reel 2, take 4"; "take 4" where there are no reels. */
 export const takeName = ({ reel, number }: Pick<Take, 'reel' | 'number'>): string =>
   [reel, `take ${String(number)}`].filter((part) => part !== '').join(', ');
+
+/** A row as history calls it: "Reel 2, take 4", "Note at 0:14:05.3", "Punch at 0:14:03.3". */
+export const rowName = (row: LogRow): string => {
+  if (row.kind === 'take') return takeName(row);
+  return row.kind === 'note' ? `Note at ${clockText(row.counterS)}` : `Punch at ${clockText(row.inS)}`;
+};
 
 /** A take as a line: when, who, on which tracks, and what of it is used. */
 export interface TakeLine {
@@ -71,23 +77,38 @@ export function takeLines(log: Log, { tracks }: Pick<Session, 'tracks'>): readon
   }));
 }
 
-/** The notes of a log or of one take, by their time in it; of several takes, take by take. */
-export function noteLines(log: Log, take?: string): readonly NoteLine[] {
+const noteLine =
+  (log: Log) =>
+  (note: Note): NoteLine => ({
+    ...{ note, time: clockText(note.counterS), take: nameOf(log, note.take) },
+    agreed: note.agreed === true ? 'yes' : note.agreed === false ? 'no' : '',
+    by: note.agreedBy === undefined ? note.by : `${note.by}; ${note.agreedBy}`,
+  });
+
+/** Notes take by take, and by their time in it. */
+function inOrder(log: Log, notes: readonly Note[]): readonly Note[] {
   const order = new Map(takesOf(log).map(({ id }, i) => [id, i]));
-  const notes = [...log.values()].filter(isNote).filter((note) => take === undefined || note.take === take);
-  return notes
-    .sort(
-      (a, b) =>
-        (order.get(a.take) ?? 0) - (order.get(b.take) ?? 0) ||
-        a.counterS - b.counterS ||
-        (a.id < b.id ? -1 : 1),
-    )
-    .map((note) => ({
-      ...{ note, time: clockText(note.counterS), take: nameOf(log, note.take) },
-      agreed: note.agreed === true ? 'yes' : note.agreed === false ? 'no' : '',
-      by: note.agreedBy === undefined ? note.by : `${note.by}; ${note.agreedBy}`,
-    }));
+  return [...notes].sort(
+    (a, b) =>
+      (order.get(a.take) ?? 0) - (order.get(b.take) ?? 0) ||
+      a.counterS - b.counterS ||
+      (a.id < b.id ? -1 : 1),
+  );
 }
+
+/** The notes of a log or of one take, by their time in it; of several takes, take by take. */
+export const noteLines = (log: Log, take?: string): readonly NoteLine[] =>
+  inOrder(
+    log,
+    [...log.values()].filter(isNote).filter((note) => take === undefined || note.take === take),
+  ).map(noteLine(log));
+
+/** Notes that are crossed out: they stay, and can be brought back. */
+export const struckLines = (log: Log): readonly NoteLine[] =>
+  inOrder(
+    log,
+    [...log.values()].filter((row): row is Note => row.kind === 'note' && row.struck === true),
+  ).map(noteLine(log));
 
 export function punchLines(log: Log): readonly PunchLine[] {
   const runs = new Map<string, number>();

@@ -5,8 +5,8 @@ import { Store } from '@ngrx/store';
 import { catchError, of } from 'rxjs';
 import { Api } from '../state/api.service';
 import { planFeature } from '../state/plan.feature';
-import { StudioActions } from '../state/studio.actions';
 import { studioFeature } from '../state/studio.feature';
+import { Undoing } from '../state/undoing';
 import { Finder } from './finder';
 import { Here } from './here';
 import { SessionPanel } from './session-panel';
@@ -29,7 +29,7 @@ export class HeaderBar {
   protected readonly live = this.store.selectSignal(studioFeature.selectLive);
   protected readonly pending = this.store.selectSignal(studioFeature.selectPending);
   protected readonly keptBecause = this.store.selectSignal(studioFeature.selectKeptBecause);
-  protected readonly undoState = this.store.selectSignal(studioFeature.selectUndoState);
+  protected readonly undoing = inject(Undoing);
   private readonly openFindings = this.store.selectSignal(planFeature.selectOpenFindings);
   /** Which paired tablet this is; nothing on the computer the program runs on. */
   protected readonly tablet = toSignal(
@@ -49,14 +49,6 @@ export class HeaderBar {
 
   protected readonly errors = computed(() => this.count('error'));
   protected readonly warnings = computed(() => this.count('warning'));
-
-  protected undo(): void {
-    this.store.dispatch(StudioActions.undo({}));
-  }
-
-  protected redo(): void {
-    this.store.dispatch(StudioActions.redo());
-  }
 
   protected toggleTheme(): void {
     const next = this.theme() === 'dim' ? 'paper' : 'dim';

@@ -6,6 +6,7 @@ import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { Inspector } from './inspector/inspector';
 import { PlanActions, planFeature } from '../state/plan.feature';
 import { StudioActions } from '../state/studio.actions';
+import { Undoing } from '../state/undoing';
 import { studioFeature } from '../state/studio.feature';
 import { ThreadStrip } from './strip/thread-strip';
 import { GoneBar } from './gone-bar';
@@ -58,6 +59,7 @@ export class Shell implements OnDestroy {
   protected readonly found = this.store.selectSignal(studioFeature.selectFound);
   protected readonly inspected = this.store.selectSignal(planFeature.selectInspected);
   protected readonly window = inject(ThisWindow);
+  private readonly undoing = inject(Undoing);
   private readonly going = inject(Going);
   private readonly stripHeight = inject(StripHeights);
   private readonly hop = this.store.selectSignal(planFeature.selectHop);
@@ -86,10 +88,10 @@ export class Shell implements OnDestroy {
     event.preventDefault();
     switch (shortcut) {
       case 'undo':
-        this.store.dispatch(StudioActions.undo({}));
+        this.undoing.undo();
         break;
       case 'redo':
-        this.store.dispatch(StudioActions.redo());
+        this.undoing.redo();
         break;
       case 'hop-back':
         this.store.dispatch(PlanActions.stepToHop({ hop: Math.max(0, this.hop() - 1) }));

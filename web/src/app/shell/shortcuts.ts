@@ -27,6 +27,9 @@ export const SHORTCUTS: readonly Listed[] = [
   { keys: ['Alt ↑', 'Alt ↓'], does: 'put the line further up or down' },
   { keys: ['Alt Shift ←', 'Alt Shift →'], does: 'make the column narrower or wider' },
   { keys: ['Alt M'], does: 'on the cues page: mute what nobody wears' },
+  { keys: ['Alt R'], does: 'on the playback page: put a training back to its start' },
+  { keys: ['Alt S', 'Alt N', 'Alt 1–6'], does: 'on the takes page: start and stop, note, note of a kind' },
+  { keys: ['Alt H'], does: 'on the takes page: set the counter to the host' },
   { keys: ['R'], does: 'on the findings page: take the first repair' },
   { keys: ['?'], does: 'show or hide this list' },
 ];

@@ -1,5 +1,6 @@
 import type { LogOp } from '@ft/core/takes/logRows';
 import { logOpSchema } from '@ft/core/takes/logRows';
+import { newId } from './new-id';
 
 /** An operation on a take log that the server has not confirmed. */
 export interface PendingOp {
@@ -7,6 +8,12 @@ export interface PendingOp {
   readonly order: number;
   readonly op: LogOp;
 }
+
+let made = 0;
+
+/** Operations with what sending them needs, in the order they were made. */
+export const pendingOps = (ops: readonly LogOp[]): readonly PendingOp[] =>
+  ops.map((op) => ({ id: newId(), order: Date.now() * 1000 + (made++ % 1000), op }));
 
 /** Each has an entry of its own in the browser, so that two windows do not overwrite each other's. */
 const prefixOf = (studioId: string, session: string): string => `ft-log:${studioId}:${session}:`;

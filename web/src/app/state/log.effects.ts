@@ -167,7 +167,7 @@ export const sendLog = createEffect(
 export const rememberLog = createEffect(
   (actions$ = inject(Actions), store = inject(Store)) => {
     return actions$.pipe(
-      ofType(LogActions.make, LogActions.retarget, LogActions.answered),
+      ofType(LogActions.make, LogActions.turn, LogActions.retarget, LogActions.answered),
       concatLatestFrom(() => store.select(logFeature.selectLogState)),
       tap(([action, { studioId, session }]) => {
         if (studioId === null || session === null) return;

@@ -10,7 +10,16 @@ import {
 import type { LogAnswer, StoredRow } from '@ft/contract/takeLog';
 import type { Log } from '@ft/core/takes/applyOps';
 import { withOps } from '@ft/core/takes/applyOps';
+import type { RowChange } from '@ft/core/takes/takeBack';
 import type { PendingOp } from './log-pending';
+
+/** Something done to the log in this window, as undo needs it. */
+export interface LogStep {
+  readonly label: string;
+  readonly changes: readonly RowChange[];
+  /** The own change of the studio that was the last one then: what came later is taken back first. */
+  readonly after: number;
+}
 
 export const LogActions = createActionGroup({
   source: 'Log',
@@ -21,7 +30,9 @@ export const LogActions = createActionGroup({
     Arrived: props<{ session: string; rows: readonly StoredRow[] }>(),
     /** Everything that was written before is here. */
     Loaded: emptyProps(),
-    Make: props<{ ops: readonly PendingOp[] }>(),
+    Make: props<{ ops: readonly PendingOp[]; step?: LogStep }>(),
+    /** The last step is taken back, or the one taken back last is made again. */
+    Turn: props<{ ops: readonly PendingOp[]; way: 'undo' | 'redo' }>(),
     Answered: props<{ ids: readonly string[]; answer: LogAnswer }>(),
     /** What was meant for a take that could not be started belongs to the one that runs. */
     Retarget: props<{ ops: readonly PendingOp[] }>(),
@@ -34,9 +45,14 @@ export interface LogState {
   readonly rows: Readonly<Record<string, StoredRow>>;
   readonly isLoaded: boolean;
   readonly pending: readonly PendingOp[];
+  readonly done: readonly LogStep[];
+  readonly undone: readonly LogStep[];
 }
 
-const initial: LogState = { studioId: null, session: null, rows: {}, isLoaded: false, pending: [] };
+const initial: LogState = {
+  ...{ studioId: null, session: null, rows: {}, isLoaded: false, pending: [] },
+  ...{ done: [], undone: [] },
+};
 
 /** A row that is older than the one that is here came late, and says nothing new. */
 function withRows(rows: LogState['rows'], fresh: readonly StoredRow[]): LogState['rows'] {
@@ -62,7 +78,18 @@ export const logFeature = createFeature({
       session === state.session ? { ...state, rows: withRows(state.rows, rows) } : state,
     ),
     on(LogActions.loaded, (state): LogState => ({ ...state, isLoaded: true })),
-    on(LogActions.make, (state, { ops }): LogState => ({ ...state, pending: [...state.pending, ...ops] })),
+    on(LogActions.make, (state, { ops, step }): LogState => ({
+      ...{ ...state, pending: [...state.pending, ...ops] },
+      ...(step !== undefined && { done: [...state.done, step], undone: [] }),
+    })),
+    on(LogActions.turn, (state, { ops, way }): LogState => {
+      const { done, undone } = state;
+      const steps =
+        way === 'undo'
+          ? { done: done.slice(0, -1), undone: [...undone, ...done.slice(-1)] }
+          : { done: [...done, ...undone.slice(-1)], undone: undone.slice(0, -1) };
+      return { ...state, ...steps, pending: [...state.pending, ...ops] };
+    }),
     on(LogActions.answered, (state, { ids, answer }): LogState => ({
       ...state,
       rows: withRows(state.rows, answer.rows),

@@ -26,12 +26,12 @@ const clock = (text: string, field: string): Read => {
     : { [field]: counterS };
 };
 
-function takeFields({ take }: TakeLine, id: string, text: string): Read {
+function takeFields(_line: TakeLine, id: string, text: string): Read {
   if (id === 'best') return { best: text === 'on' ? true : null };
   if (id === 'text') return { text: emptied(text) };
   const used = readStretches(text);
   if (used === undefined) return `“${text}” are no stretches. Write 1:02-1:30; 2:00-2:10.`;
-  return { used: used.length === 0 ? null : used, ...(take.used === undefined && {}) };
+  return { used: used.length === 0 ? null : used };
 }
 
 function noteFields(_line: NoteLine, id: string, text: string): Read {
@@ -87,10 +87,15 @@ class RowEdits<L> implements SheetEdits<L> {
 export const takeEdits = (log: TakeLog): SheetEdits<TakeLine> =>
   new RowEdits(log, ({ take }) => take, takeFields);
 
+/** Ctrl Delete crosses a punch out. */
 export const punchEdits = (log: TakeLog): SheetEdits<PunchLine> =>
-  new RowEdits(log, ({ punch }) => punch, punchFields);
+  Object.assign(new RowEdits<PunchLine>(log, ({ punch }) => punch, punchFields), {
+    remove: ({ punch }: PunchLine) => {
+      log.set(punch, { struck: true }, 'crossed out');
+    },
+  });
 
-/** Agreeing is more than a field: a punch comes of it. Ctrl Delete crosses a note out. */
+/** Agreeing is more than a field: a punch comes of it. Ctrl Delete crosses a note out, or brings it back. */
 export function noteEdits(log: TakeLog): SheetEdits<NoteLine> {
   const edits: SheetEdits<NoteLine> = new RowEdits<NoteLine>(
     log,
@@ -105,7 +110,8 @@ export function noteEdits(log: TakeLog): SheetEdits<NoteLine> {
   );
   return Object.assign(edits, {
     remove: ({ note }: NoteLine) => {
-      log.set(note, { struck: true });
+      if (note.struck === true) log.set(note, { struck: null }, 'brought back');
+      else log.set(note, { struck: true }, 'crossed out');
     },
   });
 }

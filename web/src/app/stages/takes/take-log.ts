@@ -1,14 +1,16 @@
 import { computed, effect, inject, Injectable, signal } from '@angular/core';
 import type { OnDestroy } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { LogOp, Note, NoteKind, Punch, Take } from '@ft/core/takes/logRows';
+import type { LogOp, LogRow, Note, NoteKind, Punch } from '@ft/core/takes/logRows';
 import { counterAt, heardAt, startOf, syncRefusal } from '@ft/core/takes/counter';
 import { runningIn } from '@ft/core/takes/applyOps';
 import type { Made } from '@ft/core/takes/newRows';
+import { changesOf } from '@ft/core/takes/takeBack';
+import { rowName } from '@ft/core/views/takes/logLines';
 import { newNote, newTake, punchOf, takeSettings, tracksOf } from '@ft/core/takes/newRows';
 import { threadsIn } from '@ft/core/session/sessionSchema';
 import { Changes } from '../../state/changes';
-import { keptOps } from '../../state/log-pending';
+import { keptOps, pendingOps } from '../../state/log-pending';
 import { LogActions, logFeature } from '../../state/log.feature';
 import { newId } from '../../state/new-id';
 import { studioFeature } from '../../state/studio.feature';
@@ -43,10 +45,10 @@ export class TakeLog implements OnDestroy {
     return found === undefined ? [] : threadsIn(found.session, found.scene);
   });
   private readonly pending = this.store.selectSignal(logFeature.selectPending);
+  private readonly undoState = this.store.selectSignal(studioFeature.selectUndoState);
   private readonly sessionId = computed(() => this.found()?.session.id);
   /** Who notes at this browser. */
   readonly by = signal(localStorage.getItem(BY_KEY) ?? 'Control room');
-  private order = 0;
 
   constructor() {
     effect(() => {
@@ -77,14 +79,14 @@ export class TakeLog implements OnDestroy {
       ...(of !== undefined && { of }),
       ...(punch !== undefined && { punch: punch.id }),
     });
-    this.send([{ op: 'add', row: take }]);
+    this.send(rowName(take), [{ op: 'add', row: take }]);
   }
 
   stop(): void {
     const [take, nowMs] = [this.running(), Date.now()];
     if (take === undefined) return;
     const endS = Math.max(startOf(take), this.counterS(nowMs) ?? startOf(take));
-    this.set(take, { endedAt: new Date(nowMs).toISOString(), endS });
+    this.set(take, { endedAt: new Date(nowMs).toISOString(), endS }, 'stopped');
   }
 
   /** Drops a note at what was heard a moment ago; nothing of the run is interrupted. */
@@ -101,7 +103,8 @@ export class TakeLog implements OnDestroy {
     const host = this.host.nowS(nowMs);
     const heardS =
       host === undefined ? heardAt(take, nowMs, reactionS) : Math.max(startOf(take), host - reactionS);
-    this.send([{ op: 'add', row: newNote(made, take, heardS, about) }]);
+    const row = newNote(made, take, heardS, about);
+    this.send(rowName(row), [{ op: 'add', row }]);
   }
 
   /** Sets the counter of the take that runs to where the host stands. */
@@ -116,7 +119,7 @@ export class TakeLog implements OnDestroy {
     }
     const sync = { atMs: nowMs, counterS };
     const why = syncRefusal(take, sync);
-    if (why === undefined) this.set(take, { syncs: [...take.syncs, sync] });
+    if (why === undefined) this.set(take, { syncs: [...take.syncs, sync] }, 'set to the host');
     else this.changes.complain(why);
   }
 
@@ -125,8 +128,9 @@ export class TakeLog implements OnDestroy {
     localStorage.setItem(BY_KEY, name);
   }
 
-  set(row: Take | Note | Punch, fields: Readonly<Record<string, unknown>>): void {
-    this.send([{ op: 'set', id: row.id, fields: { ...fields } }]);
+  /** @param deed what is done to the row, as undo calls it. */
+  set(row: LogRow, fields: Readonly<Record<string, unknown>>, deed = 'changed'): void {
+    this.send(`${rowName(row)} ${deed}`, [{ op: 'set', id: row.id, fields: { ...fields } }]);
   }
 
   /** Agreed, it becomes a punch of everybody who played; not agreed any more, the punch is crossed out. */
@@ -149,7 +153,7 @@ export class TakeLog implements OnDestroy {
         const punch = punchOf({ ...made, id: newId() }, found.session, note, take, who);
         ops.push({ op: 'add', row: punch });
       }
-    this.send(ops);
+    this.send(`${rowName(note)} ${agreed === true ? 'agreed' : 'not agreed'}`, ops);
   }
 
   private made(): Made | undefined {
@@ -158,11 +162,10 @@ export class TakeLog implements OnDestroy {
     return { id: newId(), session, at: new Date().toISOString(), by: this.by() };
   }
 
-  private send(ops: readonly LogOp[]): void {
-    this.store.dispatch(
-      LogActions.make({
-        ops: ops.map((op) => ({ id: newId(), order: Date.now() * 1000 + (this.order++ % 1000), op })),
-      }),
-    );
+  /** Makes operations at once; undo calls them by the label. */
+  private send(label: string, ops: readonly LogOp[]): void {
+    const changes = changesOf(this.log(), ops);
+    const step = { label, changes, after: this.undoState().undo?.revision ?? 0 };
+    this.store.dispatch(LogActions.make({ ops: pendingOps(ops), ...(changes.length > 0 && { step }) }));
   }
 }

@@ -11,7 +11,7 @@ import { Store } from '@ngrx/store';
 import { NOTE_KINDS } from '@ft/core/takes/logRows';
 import { playersIn } from '@ft/core/takes/newRows';
 import type { NoteLine, PunchLine, TakeLine } from '@ft/core/views/takes/logLines';
-import { noteLines, punchLines, takeLines, takesOf } from '@ft/core/views/takes/logLines';
+import { noteLines, punchLines, struckLines, takeLines, takesOf } from '@ft/core/views/takes/logLines';
 import { PartPage } from '../../shell/part';
 import { studioFeature } from '../../state/studio.feature';
 import { Entry } from '../../ui/form/entry';
@@ -32,6 +32,8 @@ import { TakeLog } from './take-log';
 import { TimecodeSource } from './timecode-source';
 
 type Panel = 'hear' | 'punch' | 'settings' | 'out';
+
+const CROSSED_OUT = 'crossed out';
 
 const MORE: readonly (MenuItem & { readonly id: Panel })[] = [
   { id: 'out', name: 'The log as a file', note: 'paper, table, labels' },
@@ -75,15 +77,22 @@ export class TakesPage {
   protected readonly band = viewChild(CounterBand);
   private readonly reachedTake = signal<string | undefined>(undefined);
   private readonly reachedPunch = signal<string | undefined>(undefined);
-  /** The take whose notes are shown; empty for all. */
-  protected readonly shown = signal('');
+  /** The take whose notes are shown, or those that are crossed out; empty for all that count. */
+  private readonly chosen = signal('');
+  protected readonly shown = computed(() =>
+    this.chosen() === CROSSED_OUT && this.struck().length === 0 ? '' : this.chosen(),
+  );
+  protected readonly isCrossedOut = computed(() => this.shown() === CROSSED_OUT);
 
   protected readonly lines = computed(() =>
     [...takeLines(this.takes.log(), this.found()?.session ?? { tracks: [] })].reverse(),
   );
-  protected readonly notes = computed(() =>
-    [...noteLines(this.takes.log(), this.shown() === '' ? undefined : this.shown())].reverse(),
-  );
+  private readonly struck = computed(() => struckLines(this.takes.log()));
+  protected readonly notes = computed(() => {
+    const shown = this.shown();
+    if (shown === CROSSED_OUT) return [...this.struck()].reverse();
+    return [...noteLines(this.takes.log(), shown === '' ? undefined : shown)].reverse();
+  });
   protected readonly punches = computed(() => punchLines(this.takes.log()));
   protected readonly take = computed(() => this.lines().find(({ take }) => take.id === this.reachedTake()));
   protected readonly punch = computed(() =>
@@ -92,6 +101,9 @@ export class TakesPage {
   protected readonly takeChoices = computed(() => [
     { value: '', name: 'every take' },
     ...this.lines().map(({ take, name }) => ({ value: take.id, name })),
+    ...(this.struck().length > 0
+      ? [{ value: CROSSED_OUT, name: `${String(this.struck().length)} crossed out` }]
+      : []),
   ]);
   protected readonly players = computed(() => playersIn(this.takes.lines()));
   /** Everybody who has a line that is recorded, until somebody says who plays. */
@@ -106,6 +118,10 @@ export class TakesPage {
 
   protected start(): void {
     this.takes.start({ reel: this.reel(), performers: [...this.who()], counterS: this.startS() });
+  }
+
+  protected show(take: string): void {
+    this.chosen.set(take);
   }
 
   protected tick(name: string, isOn: boolean): void {
