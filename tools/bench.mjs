@@ -1,8 +1,10 @@
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { editsSeen } from './benchEdits.mjs';
 import { consoleInBrowser, tellConsole } from './benchConsole.mjs';
 import { sheetInBrowser } from './benchSheet.mjs';
+import { takesInBrowser, tellTakes } from './benchTakes.mjs';
 import { buildKit, buildServer, buildWeb } from './builds.mjs';
 import { ensureDebian } from './debian.mjs';
 import { ensureInstalled } from './install.mjs';
@@ -34,35 +36,7 @@ async function inBrowser(base) {
   const trackSheet = bytes;
   const second = await context.newPage();
   await second.goto(page.url());
-  const performer = (at) => at.locator('tbody tr').first().locator('[data-column="1"]');
-  await performer(second).waitFor();
-  // Both windows write down when: one the key, the other the change on its screen.
-  await page.evaluate(() => {
-    document.addEventListener(
-      'keydown',
-      ({ key }) => key === 'Enter' && (window.pressedAt = Date.now()),
-      true,
-    );
-  });
-  await performer(second).evaluate((cell) => {
-    window.seenAt = {};
-    new MutationObserver(() => (window.seenAt[cell.textContent.trim()] ??= Date.now())).observe(cell, {
-      childList: true,
-      subtree: true,
-      characterData: true,
-    });
-  });
-  const delays = [];
-  for (let n = 1; n <= 7; n++) {
-    await performer(page).focus();
-    await page.keyboard.type(`Take ${n}`);
-    await page.keyboard.press('Enter');
-    await performer(second)
-      .filter({ hasText: `Take ${n}` })
-      .waitFor();
-    const pressed = await page.evaluate(() => window.pressedAt);
-    delays.push((await second.evaluate((text) => window.seenAt[text], `Take ${n}`)) - pressed);
-  }
+  const delays = await editsSeen(page, second, 7);
   await browser.close();
   return { firstScreen, trackSheet, editMs: delays.sort((a, b) => a - b)[3] };
 }
@@ -236,6 +210,14 @@ if (process.argv.includes('console')) {
   rmSync(folder, { recursive: true });
   process.exit();
 }
+if (process.argv.includes('takes')) {
+  const folder = mkdtempSync(join(tmpdir(), 'ft-bench-'));
+  const serving = await startServing(PORT, folder);
+  tellTakes(await takesInBrowser(serving.base));
+  await serving.stop();
+  rmSync(folder, { recursive: true });
+  process.exit();
+}
 await buildKit();
 await run(process.execPath, ['--expose-gc', 'server/dist/bench.mjs']);
 
@@ -251,6 +233,7 @@ const bays = await baysInBrowser(again.base, bundle);
 const large = join(data, 'facility.thread.json');
 await run(process.execPath, ['server/dist/bench.mjs', 'facility', large]);
 const strip = await stripInBrowser(again.base, large);
+const takes = await takesInBrowser(again.base);
 await again.stop();
 await consoleBench(data);
 rmSync(data, { recursive: true });
@@ -276,3 +259,4 @@ console.log(
   `\n20 000 lanes in the browser: a gain, from Enter until the strip shows it   ${ms(strip.ms)}, 95 of 100 within ${ms(strip.slowMs)}`,
 );
 tellSheet(await sheetInBrowser());
+tellTakes(takes);

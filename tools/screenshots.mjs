@@ -13,14 +13,6 @@ const SETTLE_MS = 700;
 /** One picture of each main view: its address, and what is done there before the picture is taken. */
 const VIEWS = [
   {
-    name: 'begin',
-    path: '/begin',
-    async act(page) {
-      await page.getByRole('button', { name: /^Hybrid mixing room/ }).click();
-      await page.getByLabel('Name of the studio').fill('Lamp room');
-    },
-  },
-  {
     name: 'track',
     path: `${TRACKING}/track/inputs`,
     act: (page) => page.locator('tbody tr').nth(3).locator('[data-column="1"]').click(),
@@ -111,6 +103,20 @@ const VIEWS = [
     name: 'playback',
     path: '/studio/saltglass-rooms/lamplighters-ledger/tracking-kiln-rehearsal-playback/track/playback',
     act: (page) => page.getByRole('gridcell', { name: 'Harp, Wen Askelby' }).click(),
+  },
+  {
+    name: 'takes',
+    path: `${TRACKING}/track/takes`,
+    async act(page) {
+      await page.getByLabel('Starts at').fill('2:40');
+      await page.keyboard.press('Enter');
+      await page.keyboard.press('Alt+s');
+      await page.getByRole('button', { name: /^Stop/ }).waitFor();
+      await page.waitForTimeout(2500);
+      await page.keyboard.press('Alt+2');
+      await page.waitForTimeout(1500);
+      await page.keyboard.press('Alt+6');
+    },
   },
   {
     name: 'work-list',

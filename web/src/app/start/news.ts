@@ -9,6 +9,11 @@ export interface News {
 /** The newest first. */
 export const NEWS: readonly News[] = [
   {
+    id: 'takes',
+    title: 'Takes',
+    text: 'The log of a day of recording: a counter that may follow the host, notes by one key while it runs, what is played again with both of its edges, what is used; on paper, as a table and as labels. g t, then g 5.',
+  },
+  {
     id: 'playback-check',
     title: 'Playback check',
     text: 'Channels are recorded as they come in and played back into the very inputs they came from: set up in a step, checked, flipped and flipped back, with gains held for the stage and copies for trainees. g t, then g 4.',
