@@ -2,6 +2,7 @@ import { editsSeen } from './benchEdits.mjs';
 import { pageToken, startBrowser } from './serving.mjs';
 
 const NOTES = 10_000;
+const DEMO_NOTES = 14;
 const AT_ONCE = 500;
 const SESSION = 'saltglass-rooms/sessions/lamplighters-ledger';
 const TRACKING = 'studio/saltglass-rooms/lamplighters-ledger/tracking/track';
@@ -26,10 +27,15 @@ async function fillLog(base) {
 }
 
 /** A note by its key while a take runs, and the list of every take chosen anew: until drawn, ms. */
-async function listDrawn(page, base) {
+async function listDrawn(page, base, least) {
   await page.goto(`${base}/${TRACKING}/takes`);
   const grid = page.getByRole('grid', { name: 'Notes' });
   await grid.waitFor();
+  // Without every note there the figures would say nothing.
+  await page.waitForFunction(
+    (count) => Number(document.querySelector('[role=grid][aria-label="Notes"]')?.ariaRowCount) > count,
+    least,
+  );
   await page.keyboard.press('Alt+s');
   await page.getByRole('button', { name: /^Stop/ }).waitFor();
   const noted = [];
@@ -87,13 +93,13 @@ export async function takesInBrowser(base) {
   const browser = await startBrowser();
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
-  const measured = async () => ({
-    ...(await listDrawn(page, base)),
+  const measured = async (least) => ({
+    ...(await listDrawn(page, base, least)),
     editMs: await editSeen(context, page, base),
   });
-  const few = await measured();
+  const few = await measured(DEMO_NOTES);
   await fillLog(base);
-  const many = await measured();
+  const many = await measured(NOTES + DEMO_NOTES);
   await browser.close();
   return { few, many };
 }

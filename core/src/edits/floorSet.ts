@@ -40,5 +40,5 @@ export const floorSet: EditKind<FloorSet> = {
     });
   },
   invert: (before, edit) =>
-    ({ ...edit, value: before.floor[edit.field] ?? null, was: edit.value }) as FloorSet,
+    ({ ...edit, value: before.floor[edit.field] ?? null, was: edit.value }),
 };

@@ -113,11 +113,7 @@ export function sessionOver(
     },
     left: [
       ...[...threads].sort((a, b) => a.number - b.number),
-      ...scenes,
-      ...performers,
-      ...cues,
-      ...checks,
-      besides,
+      ...[...scenes, ...performers, ...cues, ...checks, besides],
     ].flatMap((each) => each.left),
   };
 }
