@@ -74,7 +74,7 @@ async function listDrawn(page, base, least) {
     );
   }
   await page.keyboard.press('Alt+s');
-  await page.getByRole('button', { name: /^Start a take/ }).waitFor();
+  await page.getByRole('button', { name: /^Start/ }).waitFor();
   return { notedMs: median(noted), chosenMs: median(chosen) };
 }
 
