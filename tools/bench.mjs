@@ -171,10 +171,10 @@ function tellSheet({ fewMs, manyMs, frameMs, slowFrameMs, keyMs, slowKeyMs }) {
 
 /** The seeded tests with many seeds instead of few: an hour and more. */
 async function manySeeds() {
-  const specs = readdirSync('core/test', { recursive: true })
-    .map((file) => join('core/test', file))
+  const specs = ['core/test', 'server/test']
+    .flatMap((folder) => readdirSync(folder, { recursive: true }).map((file) => join(folder, file)))
     .filter((file) => file.endsWith('.spec.ts') && readFileSync(file, 'utf8').includes('/fixtures/seeds'));
-  const { code } = await run(bin('jest'), ['--selectProjects', 'core', '--', ...specs], {
+  const { code } = await run(bin('jest'), ['--selectProjects', 'core', 'server', '--', ...specs], {
     env: { FT_SEEDS: 'many' },
   });
   process.exit(code);

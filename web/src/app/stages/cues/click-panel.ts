@@ -6,7 +6,7 @@ import type { CueSheetView } from '@ft/core/views/cues/cueSheetView';
 import { Entry } from '../../ui/form/entry';
 import { Tick } from '../../ui/form/tick';
 import { SidePanel } from '../../ui/side-panel';
-import { DeedPreview } from './deed-preview';
+import { DeedPreview } from '../deed-preview';
 
 /** How far under the other sends a click begins. Common practice, no source. */
 const FIRST_LEVEL = '-20';

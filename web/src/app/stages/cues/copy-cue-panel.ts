@@ -13,7 +13,7 @@ import type { CueSheetView, CueView } from '@ft/core/views/cues/cueSheetView';
 import { Pick } from '../../ui/form/pick';
 import { Tick } from '../../ui/form/tick';
 import { SidePanel } from '../../ui/side-panel';
-import { DeedPreview } from './deed-preview';
+import { DeedPreview } from '../deed-preview';
 
 /** The levels of one cue for others. */
 @Component({

@@ -1,13 +1,15 @@
 import { inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
+import type { Remote } from 'comlink';
 import type { ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
 import type { CueEntry } from '@ft/core/actions/cues/cueCells';
 import type { CueDeed } from '@ft/core/actions/cues/cueDeed';
 import { markedClick } from '@ft/core/actions/cues/markedClick';
 import type { CueId } from '@ft/core/rig/ids';
-import { Changes } from '../../state/changes';
 import { cellsLabel, enterCells } from '../../state/enter-cells';
 import { studioFeature } from '../../state/studio.feature';
+import type { PlannerApi } from '../../workers/planner-api';
+import { Deeds } from '../deeds';
 import type {
   SheetColumn,
   SheetEdits,
@@ -24,8 +26,7 @@ const nameOf = (row: CueRow): string => (row.kind === 'status' ? 'status' : row.
 
 /** Turns what a person does on the cue sheet into changes. */
 @Injectable()
-export class CueEdits implements SheetEdits<CueRow> {
-  private readonly changes = inject(Changes);
+export class CueEdits extends Deeds<CueDeed> implements SheetEdits<CueRow> {
   private readonly found = inject(Store).selectSignal(studioFeature.selectFound);
 
   async enter(entries: readonly Entry[], way: SheetWay): Promise<readonly SheetRefusal<CueRow>[]> {
@@ -60,17 +61,7 @@ export class CueEdits implements SheetEdits<CueRow> {
     );
   }
 
-  /** Makes a deed as it is now, and says what was left out of it. */
-  async make(label: string, deed: CueDeed): Promise<ChannelPlan | undefined> {
-    const plan = await this.changes.worked(label, (api) => api.cueDeed(deed));
-    if (plan === undefined) return undefined;
-    if (plan.edits.length > 0) this.changes.make(label, plan.edits);
-    const [first, ...others] = plan.refused;
-    if (first !== undefined)
-      this.changes.complain(
-        `${first.row}: ${first.sentence}${others.length === 0 ? '' : ` So it is with ${String(others.length)} more.`}`,
-      );
-    else if (plan.edits.length === 0) this.changes.say('It all stands so already.');
-    return plan;
+  plan(api: Remote<PlannerApi>, deed: CueDeed): Promise<ChannelPlan> {
+    return api.cueDeed(deed);
   }
 }

@@ -11,7 +11,7 @@ import { Entry } from '../../ui/form/entry';
 import { Pick } from '../../ui/form/pick';
 import { SidePanel } from '../../ui/side-panel';
 import { CueEdits } from './cue-edits';
-import { DeedPreview } from './deed-preview';
+import { DeedPreview } from '../deed-preview';
 
 const NONE = { value: '', name: 'choose a pair' };
 

@@ -15,6 +15,7 @@ import { SheetCell } from '../../ui/sheet/sheet-cell';
 import type { SheetColumn } from '../../ui/sheet/sheet-column';
 import { StatusMark } from '../track/input-list/status-mark';
 import { cueColumns } from './cue-columns';
+import { Deeds } from '../deeds';
 import { CueEdits } from './cue-edits';
 import type { CuePanel } from './cue-panels';
 import { CuePanels } from './cue-panels';
@@ -40,7 +41,7 @@ const MORE: readonly (MenuItem & { readonly id: CuePanel })[] = [
 @Component({
   selector: 'ft-cues-page',
   imports: [AnswerState, ColumnMenu, CuePanels, Menu, PartPage, Sheet, SheetCell, StatusMark],
-  providers: [CueEdits, EarEdits],
+  providers: [CueEdits, EarEdits, { provide: Deeds, useExisting: CueEdits }],
   templateUrl: './cues-page.html',
   styleUrl: './cues-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -4,7 +4,7 @@ import { typedNumber } from '@ft/core/text/typedNumber';
 import type { EarView } from '@ft/core/views/cues/earView';
 import { Entry } from '../../ui/form/entry';
 import { SidePanel } from '../../ui/side-panel';
-import { DeedPreview } from './deed-preview';
+import { DeedPreview } from '../deed-preview';
 
 /** Own sound up, everything else down, the total kept. */
 @Component({

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import type { CueDeed } from '@ft/core/actions/cues/cueDeed';
 import type { CueRowView, CueView } from '@ft/core/views/cues/cueSheetView';
 import { SidePanel } from '../../ui/side-panel';
-import { DeedPreview } from './deed-preview';
+import { DeedPreview } from '../deed-preview';
 
 /** A source, an effect above all, heard in headphones and in no mix. */
 @Component({

@@ -9,7 +9,7 @@ import { Entry } from '../../ui/form/entry';
 import { Pick } from '../../ui/form/pick';
 import { Tick } from '../../ui/form/tick';
 import { SidePanel } from '../../ui/side-panel';
-import { DeedPreview } from './deed-preview';
+import { DeedPreview } from '../deed-preview';
 
 /** A cue in one step: what carries it, who hears it; and what that comes to, before it is done. */
 @Component({

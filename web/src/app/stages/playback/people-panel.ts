@@ -3,12 +3,12 @@ import type { PlaybackDeed } from '@ft/core/actions/playback/playbackDeed';
 import type { ChannelLine, CheckView } from '@ft/core/views/playback/playbackView';
 import { Tick } from '../../ui/form/tick';
 import { SidePanel } from '../../ui/side-panel';
-import { PlaybackPreview } from './deed-preview';
+import { DeedPreview } from '../deed-preview';
 
 /** Who plays back and who stays live, by people rather than by channels. */
 @Component({
   selector: 'ft-people-panel',
-  imports: [PlaybackPreview, SidePanel, Tick],
+  imports: [DeedPreview, SidePanel, Tick],
   template: `
     <ft-side-panel title="Who plays back" (closed)="closed.emit()">
       <div class="stack">
@@ -26,7 +26,7 @@ import { PlaybackPreview } from './deed-preview';
             />
           }
         </fieldset>
-        <ft-playback-preview
+        <ft-deed-preview
           [deed]="deed()"
           action="Let these play back"
           [label]="'Who plays back in ' + check().name"

@@ -1,10 +1,12 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { Injectable, signal } from '@angular/core';
+import type { Remote } from 'comlink';
 import type { ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
 import type { PlaybackDeed } from '@ft/core/actions/playback/playbackDeed';
 import type { PlaybackCheckId } from '@ft/core/rig/ids';
 import type { ChannelLine } from '@ft/core/views/playback/playbackView';
-import { Changes } from '../../state/changes';
 import { cellsLabel, enterCells } from '../../state/enter-cells';
+import type { PlannerApi } from '../../workers/planner-api';
+import { Deeds } from '../deeds';
 import type {
   SheetColumn,
   SheetEdits,
@@ -15,8 +17,7 @@ import type {
 
 /** Turns what a person does with a playback check into changes. */
 @Injectable()
-export class PlaybackEdits implements SheetEdits<ChannelLine> {
-  private readonly changes = inject(Changes);
+export class PlaybackEdits extends Deeds<PlaybackDeed> implements SheetEdits<ChannelLine> {
   /** The check that is on the screen. */
   readonly check = signal<PlaybackCheckId | undefined>(undefined);
 
@@ -43,17 +44,7 @@ export class PlaybackEdits implements SheetEdits<ChannelLine> {
     });
   }
 
-  /** Makes a deed as it is now, and says what was left out of it. */
-  async make(label: string, deed: PlaybackDeed): Promise<ChannelPlan | undefined> {
-    const plan = await this.changes.worked(label, (api) => api.playbackDeed(deed));
-    if (plan === undefined) return undefined;
-    if (plan.edits.length > 0) this.changes.make(label, plan.edits);
-    const [first, ...others] = plan.refused;
-    if (first !== undefined)
-      this.changes.complain(
-        `${first.row}: ${first.sentence}${others.length === 0 ? '' : ` So it is with ${String(others.length)} more.`}`,
-      );
-    else if (plan.edits.length === 0) this.changes.say('It all stands so already.');
-    return plan;
+  plan(api: Remote<PlannerApi>, deed: PlaybackDeed): Promise<ChannelPlan> {
+    return api.playbackDeed(deed);
   }
 }

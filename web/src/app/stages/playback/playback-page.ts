@@ -27,6 +27,7 @@ import { FlipPanel } from './flip-panel';
 import { PeoplePanel } from './people-panel';
 import type { HeldRow } from './playback-columns';
 import { CHANNEL_COLUMNS, HELD_COLUMNS } from './playback-columns';
+import { Deeds } from '../deeds';
 import { PlaybackEdits } from './playback-edits';
 import { PlaybackSetUpPanel } from './set-up-panel';
 import { Trainees } from './trainees';
@@ -57,7 +58,7 @@ interface StateLink {
     Switcher,
     Trainees,
   ],
-  providers: [PlaybackEdits],
+  providers: [PlaybackEdits, { provide: Deeds, useExisting: PlaybackEdits }],
   templateUrl: './playback-page.html',
   styleUrl: './playback-page.scss',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -8,14 +8,14 @@ import { AnswerState } from '../../ui/answer';
 import { Entry } from '../../ui/form/entry';
 import { Pick } from '../../ui/form/pick';
 import { SidePanel } from '../../ui/side-panel';
-import { PlaybackPreview } from './deed-preview';
+import { DeedPreview } from '../deed-preview';
 
 const NONE = { value: '', name: 'choose one' };
 
 /** A playback check in one step: the console, what records, which channels; and what that comes to, before it is done. */
 @Component({
   selector: 'ft-playback-set-up',
-  imports: [AnswerState, Entry, Pick, PlaybackPreview, SidePanel],
+  imports: [AnswerState, Entry, Pick, DeedPreview, SidePanel],
   template: `
     <ft-side-panel title="Set up a playback check" (closed)="closed.emit()">
       <div class="stack">
@@ -52,7 +52,7 @@ const NONE = { value: '', name: 'choose one' };
           (entered)="first.set($event.trim())"
         />
         @if (deed(); as it) {
-          <ft-playback-preview [deed]="it" action="Set it up" [label]="label()" (done)="closed.emit()" />
+          <ft-deed-preview [deed]="it" action="Set it up" [label]="label()" (done)="closed.emit()" />
         } @else {
           <p class="quiet">Give it a name, and choose the console, what records, and the channels.</p>
         }

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
-import type { CueDeed } from '@ft/core/actions/cues/cueDeed';
-import { askedAbout } from '../../state/asked';
-import { AnswerState } from '../../ui/answer';
-import { PlanPreview } from '../plan-preview';
-import { CueEdits } from './cue-edits';
+import { askedAbout } from '../state/asked';
+import { AnswerState } from '../ui/answer';
+import { PlanPreview } from './plan-preview';
+import type { Deed } from './deeds';
+import { Deeds } from './deeds';
 
 /** What a deed comes to, and the button that does it. */
 @Component({
@@ -18,16 +18,16 @@ import { CueEdits } from './cue-edits';
   changeDetection: ChangeDetectionStrategy.OnPush,
 })
 export class DeedPreview {
-  readonly deed = input.required<CueDeed>();
+  readonly deed = input.required<Deed>();
   /** What the button says, and what the history calls it. */
   readonly action = input.required<string>();
   readonly label = input.required<string>();
   readonly done = output();
-  private readonly edits = inject(CueEdits);
-  protected readonly plan = askedAbout(this.deed, (api, deed) => api.cueDeed(deed));
+  private readonly deeds = inject(Deeds);
+  protected readonly plan = askedAbout(this.deed, (api, deed) => this.deeds.plan(api, deed));
 
   protected async make(): Promise<void> {
-    const made = await this.edits.make(this.label(), this.deed());
-    if (made !== undefined) this.done.emit();
+    const made = await this.deeds.make(this.label(), this.deed());
+    if (made !== undefined && made.edits.length > 0) this.done.emit();
   }
 }
