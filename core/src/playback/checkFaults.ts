@@ -54,19 +54,19 @@ const named = (
 ): readonly CheckFault[] => (channels.length === 0 ? [] : [{ code, channels }]);
 
 /** The recorder between a silent channel and what it listens to, where its switch stands otherwise than is needed. */
-function wrongSwitch({ playback, recorder, rig }: CheckUp & { rig: CheckUp['playback']['rig'] }) {
-  const recorders = rig.devices.filter(({ type }) => type === 'multitrackRecorder');
+function wrongSwitch({ playback, recorder }: CheckUp): (channel: CheckedChannel) => Device | undefined {
+  const recorders = playback.rig.devices.filter(({ type }) => type === 'multitrackRecorder');
   const wrong = recorders.filter((device) => {
     const needs = device.id === recorder.id ? OWN_RECORDING : THE_COMPUTER;
     return knobReader(device, playback.scene.settings)('plays', 1) !== needs;
   });
-  return ({ playback: feed }: CheckedChannel): Device | undefined =>
+  return ({ playback: feed }) =>
     wrong.find((device) => [...feed.before].some((lane) => playback.graph.lanes[lane]?.device === device.id));
 }
 
 function silentFaults(up: CheckUp): readonly CheckFault[] {
   const silent = up.channels.filter(({ isSilent }) => isSilent);
-  const wrong = wrongSwitch({ ...up, rig: up.playback.rig });
+  const wrong = wrongSwitch(up);
   const devices = [...new Set(silent.flatMap((channel) => wrong(channel) ?? []))];
   return [
     ...devices.map((device): CheckFault => ({
