@@ -2,8 +2,10 @@ import { execFileSync } from 'node:child_process';
 import { rmSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Papa from 'papaparse';
+import { punchOf } from '@ft/core/takes/newRows';
 import type { TestProgram } from './helpers';
 import { DEMO_BUNDLE } from '../../core/test/fixtures/builtDemo';
+import { madeAt, noteAt, overAt, T0, takeAt } from '../../core/test/fixtures/logOf';
 import { DEMO, emptyFolder, startProgram } from './helpers';
 
 const SHEET = `${DEMO}/sessions/lamplighters-ledger/scenes/tracking/patch-list`;
@@ -132,6 +134,50 @@ describe('the cue sheet', () => {
     const { body } = await program.api.get(SHEET.replace('patch-list', 'cues.pdf')).buffer(true).expect(200);
     expect(textOf(body as Buffer)).toContain('There are no cues in this scene.');
   });
+});
+
+describe('the take log on paper', () => {
+  const address = SHEET.replace('patch-list', 'takes.pdf');
+  const text = async (): Promise<string> => {
+    const { body } = await program.api.get(address).buffer(true).expect(200);
+    return textOf(body as Buffer);
+  };
+
+  (hasPoppler() ? it : it.skip)(
+    'comes as a PDF: takes with their notes, what is played again, and what its performer hears',
+    async () => {
+      expect(await text()).toContain('No take was logged in this session.');
+      const take = takeAt('paper', 0, { ...overAt(372), used: [{ fromS: 62, toS: 90 }], best: true });
+      const note = noteAt('paper-note', take, 171.8, {
+        about: 'early',
+        agreed: true,
+        agreedBy: 'Wen Askelby',
+      });
+      const who = { performer: 'Imke Tarrow', tracks: ['NARR', 'ROOM'] };
+      const punch = punchOf(madeAt('paper-punch', T0), {}, note, take, who);
+      const ops = [take, note, noteAt('struck', take, 20, { text: 'crossed out', struck: true }), punch].map(
+        (row) => ({ op: 'add', row: { ...row, session: 'lamplighters-ledger' } }),
+      );
+      const log = `${DEMO}/sessions/lamplighters-ledger/log`;
+      await program.api.post(log).send({ author: 'desk', ops }).expect(200);
+      const paper = await text();
+      for (const part of [
+        ...['Tracking · Take log', '1 take, 1 note, 1 punch; 0:06:12.0 of running.', 'Reel 1, take 1'],
+        'best · used 0:01:02.0–0:01:30.0',
+        ...[
+          '0:02:51.8',
+          'early',
+          'again',
+          'Control room; Wen Askelby',
+          'To play again',
+          '0:02:42.8–0:02:58.8',
+        ],
+        'Imke Tarrow hears the old take up to the punch',
+      ])
+        expect(paper).toContain(part);
+      expect(paper).not.toContain('crossed out');
+    },
+  );
 });
 
 describe('a sheet of a scene in which a recorder plays', () => {

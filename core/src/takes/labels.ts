@@ -1,6 +1,6 @@
 import { clockText, startOf } from './counter';
 import type { Log } from './applyOps';
-import type { LogRow, Note, Take } from './logRows';
+import type { LogRow, Note, Punch, Take } from './logRows';
 
 /** Seconds with six places, as label files have them. */
 const DIGITS = 6;
@@ -31,7 +31,9 @@ export const readLabels = (text: string): readonly Label[] =>
   });
 
 export const isTake = (row: LogRow): row is Take => row.kind === 'take';
+/** Notes and punches that are crossed out stay, and count no more. */
 export const isNote = (row: LogRow): row is Note => row.kind === 'note' && row.struck !== true;
+export const isPunch = (row: LogRow): row is Punch => row.kind === 'punch' && row.struck !== true;
 
 /** What a note says, in a few words: "late, bow noise". */
 export const noteText = ({ about, text }: Pick<Note, 'about' | 'text'>): string =>

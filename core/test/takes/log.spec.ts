@@ -224,6 +224,8 @@ describe('the lists', () => {
       { in: '0:01:38.0', out: '0:01:42.0', recorded: '0:01:31.0–0:01:47.0', runs: 1 },
     ]);
     expect([logCounts(log), logLength(log)]).toEqual(['3 takes, 3 notes, 1 punch', '0:07:32.0']);
+    const without = withOps(log, [set(punch, { struck: true })]);
+    expect([punchLines(without), logCounts(without)]).toEqual([[], '3 takes, 3 notes, 0 punches']);
   });
 
   it('are a label file that reads back to a microsecond', () => {

@@ -3,6 +3,7 @@ import { logCounts, logLength } from '@ft/core/formats/csv/logCsv';
 import type { Log } from '@ft/core/takes/applyOps';
 import { noteText } from '@ft/core/takes/labels';
 import { noteLines, punchLines, takeLines } from '@ft/core/views/takes/logLines';
+import { hearsSentence } from '@ft/core/views/takes/punchWords';
 import type { Session } from '@ft/core/session/sessionSchema';
 import type { SheetHead } from './sheetPdf';
 import { sheetPdf } from './sheetPdf';
@@ -57,6 +58,9 @@ function punchPart({ log }: TakesPaper): readonly Content[] {
   return [
     { text: 'To play again', bold: true, margin: [0, 14, 0, 4] },
     table(['auto', 'auto', 'auto', 'auto', 'auto', 'auto', 'auto', '*', 'auto'], titles, rows),
+    ...[...new Set(lines.map(({ punch }) => hearsSentence(punch)))].map((text): Content => ({
+      ...{ text, fontSize: 8, margin: [0, 4, 0, 0] },
+    })),
   ];
 }
 

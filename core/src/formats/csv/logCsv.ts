@@ -1,6 +1,6 @@
 import { clockText, startOf } from '../../takes/counter';
 import type { Log } from '../../takes/applyOps';
-import { isNote } from '../../takes/labels';
+import { isNote, isPunch, isTake } from '../../takes/labels';
 import { noteLines, punchLines, takeLines } from '../../views/takes/logLines';
 import { writeCsv } from './csvTable';
 
@@ -30,9 +30,9 @@ export function logCounts(log: Log): string {
   const counted = (count: number, one: string, many: string): string =>
     `${String(count)} ${count === 1 ? one : many}`;
   return [
-    counted(rows.filter(({ kind }) => kind === 'take').length, 'take', 'takes'),
+    counted(rows.filter(isTake).length, 'take', 'takes'),
     counted(rows.filter(isNote).length, 'note', 'notes'),
-    counted(rows.filter(({ kind }) => kind === 'punch').length, 'punch', 'punches'),
+    counted(rows.filter(isPunch).length, 'punch', 'punches'),
   ].join(', ');
 }
 

@@ -1,6 +1,6 @@
 import { clockText, startOf } from '../../takes/counter';
 import type { Log } from '../../takes/applyOps';
-import { isNote, isTake, stretchText } from '../../takes/labels';
+import { isNote, isPunch, isTake, stretchText } from '../../takes/labels';
 import type { LogRow, Note, Punch, Take } from '../../takes/logRows';
 import { recordedEdges } from '../../takes/newRows';
 import type { Session } from '../../session/sessionSchema';
@@ -114,10 +114,8 @@ export function punchLines(log: Log): readonly PunchLine[] {
   const runs = new Map<string, number>();
   for (const row of log.values())
     if (row.kind === 'take' && row.punch !== undefined) runs.set(row.punch, (runs.get(row.punch) ?? 0) + 1);
-  const punches = [...log.values()].filter(
-    (row): row is Punch => row.kind === 'punch' && row.struck !== true,
-  );
-  return punches
+  return [...log.values()]
+    .filter(isPunch)
     .sort((a, b) => a.inS - b.inS || (a.id < b.id ? -1 : 1))
     .map((punch): PunchLine => {
       const { fromS, toS } = recordedEdges(punch);

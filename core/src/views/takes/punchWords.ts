@@ -15,6 +15,10 @@ const ENDS: Readonly<Record<Punch['ends'], string>> = {
   'again and again': 'It runs again and again; each time replaces the stretch that was played.',
 };
 
+/** What whoever plays a punch hears while it runs. */
+export const hearsSentence = ({ performer }: Pick<Punch, 'performer'>): string =>
+  `${performer || 'The performer'} hears the old take up to the punch, their own input from there, and the old take again behind it.`;
+
 /** How a punch runs, in sentences: for whoever records it, and for whoever plays it. */
 export function punchSentences(punch: Punch): readonly string[] {
   const { performer, tracks, inS, outS, preRollS, postRollS, layer, ends } = punch;
@@ -22,7 +26,7 @@ export function punchSentences(punch: Punch): readonly string[] {
   return [
     `Starts at ${clockText(inS - preRollS < 0 ? 0 : inS - preRollS)}, in at ${clockText(inS)}, out at ${clockText(outS)}, ${String(postRollS)} s on.`,
     `Armed: ${tracks.join(', ') || 'no track'}; every line of ${performer || 'the performer'}, spot and room. Arming ends after the run.`,
-    `${performer || 'The performer'} hears the old take up to the punch, their own input from there, and the old take again behind it.`,
+    hearsSentence(punch),
     `Recording runs from ${clockText(fromS)} to ${clockText(toS)}, so that both edges can be opened later.`,
     ENDS[ends],
     LAYER[layer],
