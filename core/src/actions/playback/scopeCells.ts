@@ -24,12 +24,7 @@ export function scopeCells(it: WorkPlace, id: PlaybackCheckId, entries: readonly
     else plays.delete(row);
   });
   const plan = scopeOfCheck(it, id, [...plays]);
-  const first = refused.length === 0 ? 0 : -1;
-  return {
-    edits: plan.edits,
-    refused: [
-      ...refused,
-      ...(first < 0 ? [] : plan.refused.map(({ sentence }) => ({ at: first, sentence }))),
-    ],
-  };
+  // A text that is none is told first; what a switch cannot do is told at the first cell, since it is about several.
+  const told = refused.length > 0 ? refused : plan.refused.map(({ sentence }) => ({ at: 0, sentence }));
+  return { edits: plan.edits, refused: told };
 }
