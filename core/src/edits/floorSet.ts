@@ -39,6 +39,5 @@ export const floorSet: EditKind<FloorSet> = {
       floor: { ...others, ...(value !== null && { [field]: value }) },
     });
   },
-  invert: (before, edit) =>
-    ({ ...edit, value: before.floor[edit.field] ?? null, was: edit.value }),
+  invert: (before, edit) => ({ ...edit, value: before.floor[edit.field] ?? null, was: edit.value }),
 };
