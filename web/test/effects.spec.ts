@@ -1,3 +1,6 @@
+import { TestBed } from '@angular/core/testing';
+import { Actions, ofType } from '@ngrx/effects';
+import { NEVER } from 'rxjs';
 import { editSet } from '@ft/core/edits/make';
 import type { SessionId, ThreadId } from '@ft/core/rig/ids';
 import type { EntryMessage } from '@ft/contract/history';
@@ -100,6 +103,38 @@ describe('a change', () => {
     first.api.reachable = true;
     first.store.dispatch(open);
     await until(() => first.api.entries.length === 1, 'the change at the server');
+  });
+
+  it('on its way when the studio is left is sent all the same, then which session was open', async () => {
+    const { api, store, open: enter } = bench();
+    await enter();
+    // The first request is under way for as long as anybody waits for it.
+    jest.spyOn(api, 'change').mockReturnValueOnce(NEVER);
+    store.dispatch(rename('Ada', 'Imke Tarrow'));
+    store.dispatch(rename('Bo', 'Ada'));
+    await until(() => kept().length === 2);
+    const told = api.openedSessions.length;
+    let caughtUp = 0;
+    TestBed.inject(Actions)
+      .pipe(ofType(StudioActions.caughtUp))
+      .subscribe(() => caughtUp++);
+    store.dispatch(StudioActions.close());
+    await until(() => caughtUp === 1, 'the end of it');
+    expect(api.entries.map(({ label }) => label)).toEqual(['Performer Ada', 'Performer Bo']);
+    expect(api.openedSessions.slice(told)).toEqual(['lamplighters-ledger']);
+    expect(kept()).toEqual([]);
+  });
+
+  it('that cannot be sent when the studio is left stays kept', async () => {
+    const { api, store, open: enter } = bench();
+    await enter();
+    api.reachable = false;
+    store.dispatch(rename('Ada', 'Imke Tarrow'));
+    await until(() => kept().length === 1);
+    const change = jest.spyOn(api, 'change');
+    store.dispatch(StudioActions.close());
+    await until(() => change.mock.calls.length === 1, 'the attempt');
+    expect(kept()).toHaveLength(1);
   });
 
   it('that the server refuses is told, and its text kept in the cell', async () => {

@@ -14,6 +14,7 @@ import { TableExchange } from '../src/app/ui/table-exchange/table-exchange';
 import { jobText } from '../src/app/state/job-progress';
 import { FileLink } from '../src/app/ui/file-link';
 import * as saving from '../src/app/ui/save-text';
+import { StudioActions } from '../src/app/state/studio.actions';
 import { field, fill, submit } from './hands';
 import { MemoryApi } from './memory-api';
 import type { Bench, Mounted } from './mount';
@@ -255,6 +256,16 @@ describe('the first screen', () => {
     input.dispatchEvent(new Event('change'));
     await until(() => asked.length === 1 && listed.mock.calls.length === 2);
     expect(asked[0]).toBe(file);
+  });
+
+  it('is listed anew when a studio just left has caught up', async () => {
+    const listed = jest.spyOn(api, 'studios').mockReturnValueOnce(of([]));
+    page = app.mount(FirstScreen);
+    await page.says('I have a room to describe');
+    expect(page.text()).not.toContain('Sessions on this computer');
+    app.store.dispatch(StudioActions.caughtUp());
+    await page.says('Sessions on this computer');
+    expect(listed).toHaveBeenCalledTimes(2);
   });
 });
 

@@ -1,8 +1,11 @@
+import { NEVER } from 'rxjs';
 import type { SessionId } from '../../core/src/rig/ids';
 import { editSet } from '../../core/src/edits/make';
 import type { LogRow, Note, Take } from '../../core/src/takes/logRows';
 import { noteAt, overAt, takeAt } from '../../core/test/fixtures/logOf';
 import { TakesPage } from '../src/app/stages/takes/takes-page';
+import type { PendingOp } from '../src/app/state/log-pending';
+import { keptOps, pendingOps } from '../src/app/state/log-pending';
 import { LogActions, logFeature } from '../src/app/state/log.feature';
 import { StudioActions } from '../src/app/state/studio.actions';
 import { studioFeature } from '../src/app/state/studio.feature';
@@ -123,6 +126,21 @@ describe('without a connection', () => {
     await shown(() => stored('note').length === 1, 'the note at the server');
     await shown(() => !page.text().includes('kept here'), 'nothing kept any more');
     expect(localStorage.getItem(kept[0]!)).toBeNull();
+  });
+
+  it('what is on its way when the log is left is sent all the same; what is refused stays kept', async () => {
+    await open([takeAt('runs', 0, {}, Date.now() - 60_000)]);
+    jest.spyOn(app.api, 'writeLog').mockReturnValueOnce(NEVER);
+    alt('Digit1');
+    await shown(() => page.text().includes('1 kept here'), 'the note');
+    // A note on a take that is not there.
+    const lost = pendingOps([{ op: 'add', row: ours(noteAt('lost', ours(takeAt('nowhere', 900)), 3)) }]);
+    app.store.dispatch(LogActions.make({ ops: lost }));
+    page.fixture.destroy();
+    const kept = (): readonly PendingOp[] => keptOps('saltglass-rooms', SESSION);
+    await until(() => kept().length === 1, 'the answer');
+    expect(stored('note').map(({ take }) => take)).toEqual([stored('take')[0]!.id]);
+    expect(kept()).toEqual(lost);
   });
 
   it('a take that another window kept from starting is told, and its notes go into the one that runs', async () => {

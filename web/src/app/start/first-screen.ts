@@ -1,7 +1,9 @@
 import { DatePipe, NgTemplateOutlet } from '@angular/common';
 import type { OnInit } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
+import { Actions, ofType } from '@ngrx/effects';
 import type { Observable } from 'rxjs';
 import { Subscription } from 'rxjs';
 import type { StudioSummary } from '@ft/contract/studios';
@@ -9,6 +11,7 @@ import { decodeText } from '@ft/core/formats/decodeText';
 import { Api, apiErrorOf } from '../state/api.service';
 import { jobProgress } from '../state/job-progress';
 import { newId } from '../state/new-id';
+import { StudioActions } from '../state/studio.actions';
 import { FileLink } from '../ui/file-link';
 import { FilePick } from '../ui/form/file-pick';
 import { BackupsPanel } from './backups-panel';
@@ -56,6 +59,15 @@ export class FirstScreen implements OnInit {
   private running = new Subscription();
   /** The studio about to be removed, until it is confirmed. */
   protected readonly removing = signal('');
+
+  constructor() {
+    // A studio just left may not have been stored when the list was asked for.
+    inject(Actions)
+      .pipe(ofType(StudioActions.caughtUp), takeUntilDestroyed())
+      .subscribe(() => {
+        this.refresh();
+      });
+  }
 
   ngOnInit(): void {
     this.refresh();

@@ -3,6 +3,7 @@ import { provideEffects } from '@ngrx/effects';
 import { provideState } from '@ngrx/store';
 import * as draftEffects from './draft.effects';
 import { draftFeature } from './draft.feature';
+import * as leavingEffects from './leaving.effects';
 import * as logEffects from './log.effects';
 import { logFeature } from './log.feature';
 import * as planEffects from './plan.effects';
@@ -22,6 +23,7 @@ export const studioState: EnvironmentProviders[] = [
   provideEffects(
     studioEffects,
     sendingEffects,
+    leavingEffects,
     undoEffects,
     planEffects,
     pointingEffects,

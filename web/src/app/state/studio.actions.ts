@@ -24,6 +24,8 @@ export const StudioActions = createActionGroup({
     'Drop strays': emptyProps(),
     'Open failed': props<{ message: string }>(),
     Close: emptyProps(),
+    /** The server now knows what it was not told yet when the studio was left, or which session is open. */
+    'Caught up': emptyProps(),
     /** A person's change: what it is called, and its edits. `draft` is kept should the server refuse. */
     Change: props<{ label: string; edits: readonly Edit[]; draft?: Draft }>(),
     Proposed: props<{ change: Change; draft?: Draft }>(),

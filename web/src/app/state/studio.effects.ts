@@ -57,7 +57,10 @@ export const openStudio = createEffect(
   { functional: true },
 );
 
-/** Tells the server which session is open, once it is there too: one that was made here may still be on its way. */
+/**
+ * Tells the server which session is open, once it is there too: one that was made here may still be on its way.
+ * Leaving does not take the message back.
+ */
 export const tellOpened = createEffect(
   (store = inject(Store), api = inject(StudioApi)) => {
     const stored = store.select(studioFeature.selectPending).pipe(
@@ -69,13 +72,14 @@ export const tellOpened = createEffect(
       distinctUntilChanged(),
       switchMap((session) => (session === undefined ? EMPTY : stored.pipe(map(() => session)))),
       concatLatestFrom(() => store.select(studioFeature.selectStudioId)),
-      switchMap(([session, studioId]) =>
+      mergeMap(([session, studioId]) =>
         // When it was opened is no loss where it is not told.
         studioId === null ? EMPTY : api.tellOpened(studioId, session).pipe(catchError(() => EMPTY)),
       ),
+      map(() => StudioActions.caughtUp()),
     );
   },
-  { functional: true, dispatch: false },
+  { functional: true },
 );
 
 /** As `loaded`, for a studio that is shown already: what keeps it from coming is waited out, unless it is gone. */
