@@ -1,5 +1,5 @@
 import { Inspector } from '../src/app/shell/inspector/inspector';
-import { PlanActions } from '../src/app/state/plan.feature';
+import { PlanActions, planFeature } from '../src/app/state/plan.feature';
 import { studioFeature } from '../src/app/state/studio.feature';
 import { field, fill, pick } from './hands';
 import type { Bench, Mounted } from './mount';
@@ -40,5 +40,38 @@ describe('the knobs of a hop', () => {
     expect(page.text()).toContain('▲ Gain goes from 10 to 65 dB.');
     expect(field('Gain').value).toBe('99');
     expect(settings()['preamp/gainDb/2']).toBe(56);
+  });
+});
+
+describe('the place of a finding', () => {
+  // Focus chooses a finding and the click behind it does once more, with the strip here in between or not.
+  it('is at its hop, also where the finding was chosen a second time', async () => {
+    page = app.mount(Inspector);
+    const plan = app.store.selectSignal(planFeature.selectPlan);
+    const hop = app.store.selectSignal(planFeature.selectCurrentHop);
+    await until(() => plan() !== null, 'the plan');
+    const over = plan()!.findings.find(({ rule }) => rule === 'over-max-input')!;
+    const place = over.places.find(({ ref }) => ref.kind === 'lane')!;
+    for (const _time of [1, 2]) {
+      app.store.dispatch(PlanActions.selectFinding({ key: over.key }));
+      await until(() => hop()?.lane === place.ref.id, 'the hop of the place');
+    }
+    page.button(new RegExp(place.name)).click();
+    await page.says('Set in this scene');
+    expect(page.text()).not.toContain('No thread runs here');
+  });
+
+  it('says that no thread runs there only where none does', async () => {
+    page = app.mount(Inspector);
+    const strip = app.store.selectSignal(planFeature.selectStrip);
+    const shown = async (id: string): Promise<string> => {
+      app.store.dispatch(PlanActions.select({ ref: { kind: 'lane', id: id as never } }));
+      await until(() => strip()?.hops.some(({ lane }) => lane === id) === true, 'the strip');
+      app.store.dispatch(PlanActions.stepToHop({ hop: -1 }));
+      page.fixture.detectChanges();
+      return page.text();
+    };
+    expect(await shown('preamp/mic-2/1')).not.toContain('No thread runs here');
+    expect(await shown('bay-b/upper-rear-9/1')).toContain('No thread runs here');
   });
 });

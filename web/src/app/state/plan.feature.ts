@@ -129,7 +129,9 @@ export const planFeature = createFeature({
       // A lane shows its thread's strip with the place marked, so it says more than the thread alone.
       const ref =
         refs.find(({ kind }) => kind === 'lane') ?? refs.find(({ kind }) => kind === 'cord') ?? refs[0];
-      return { ...state, findingKey: key, selection: ref ?? state.selection, hop: -1 };
+      // Selected anew even where it is selected: its strip comes again, and marks the place again.
+      const selection = ref === undefined ? state.selection : { ...ref };
+      return { ...state, findingKey: key, selection, hop: -1 };
     }),
     on(PlanActions.inspect, (state): PlanState => ({ ...state, inspects: true })),
     on(PlanActions.clearSelection, (state): PlanState => ({
