@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { Actions, ofType } from '@ngrx/effects';
-import { NEVER } from 'rxjs';
+import { NEVER, Subject, switchMap } from 'rxjs';
 import { editSet } from '@ft/core/edits/make';
 import type { SessionId, ThreadId } from '@ft/core/rig/ids';
 import type { EntryMessage } from '@ft/contract/history';
@@ -276,6 +276,43 @@ describe('undo', () => {
     const notices = store.selectSignal(studioFeature.selectNotices);
     await until(() => notices().length === 1);
     expect(notices()[0]).toMatchObject({ tone: 'said', text: 'Undo: Performer Ada' });
+  });
+
+  it('waits for a change that is on its way, and every press counts', async () => {
+    const { api, store, open: enter } = bench();
+    await enter();
+    store.dispatch(rename('Ada', 'Imke Tarrow'));
+    await until(() => api.entries.length === 1);
+    const answer = new Subject<void>();
+    const change = api.change.bind(api);
+    jest
+      .spyOn(api, 'change')
+      .mockImplementationOnce((...sent) => answer.pipe(switchMap(() => change(...sent))));
+    store.dispatch(rename('Bo', 'Ada'));
+    store.dispatch(StudioActions.undo({}));
+    store.dispatch(StudioActions.undo({}));
+    await new Promise((resolve) => setTimeout(resolve, 30));
+    expect(api.entries).toHaveLength(1);
+    answer.next();
+    await until(() => api.entries.length === 4, 'both to be taken back');
+    expect(api.entries.map(({ label }) => label)).toEqual([
+      ...['Performer Ada', 'Performer Bo', 'Undo: Performer Bo', 'Undo: Performer Ada'],
+    ]);
+    expect(api.studioNow.sessions[0]!.threads[0]!.performer).toBe('Imke Tarrow');
+  });
+
+  it('takes nothing else back while what was done last cannot be stored', async () => {
+    const { api, store, open: enter } = bench();
+    await enter();
+    store.dispatch(rename('Ada', 'Imke Tarrow'));
+    await until(() => api.entries.length === 1);
+    api.failing = { status: 507, code: 'disk-full', message: 'The disk is full.' };
+    store.dispatch(rename('Bo', 'Ada'));
+    store.dispatch(StudioActions.undo({}));
+    const notices = store.selectSignal(studioFeature.selectNotices);
+    await until(() => notices().length === 1);
+    expect(notices()[0]!.text).toContain('Nothing was undone: what was done last here is kept');
+    expect(api.entries).toHaveLength(1);
   });
 
   it('says when there is nothing to undo', async () => {

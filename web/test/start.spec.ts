@@ -1,8 +1,10 @@
 import { HttpErrorResponse } from '@angular/common/http';
-import { Subject, of, throwError } from 'rxjs';
+import { NEVER, Subject, of, throwError } from 'rxjs';
 import type { Backup, Backups, SetAside, Status } from '@ft/contract/status';
 import type { JobState } from '@ft/contract/jobs';
 import type { SessionSummary, StudioSummary } from '@ft/contract/studios';
+import { editSet } from '@ft/core/edits/make';
+import { SALTGLASS_PLACE } from '../../core/test/fixtures/thin/saltglass';
 import { BackupsPanel } from '../src/app/start/backups-panel';
 import { BeginPage } from '../src/app/start/begin-page';
 import { FirstScreen } from '../src/app/start/first-screen';
@@ -28,6 +30,8 @@ const backup: Backup = {
     bytes: 184_320,
   },
 };
+
+const LEDGER = 'The Lamplighter’s Ledger';
 
 let api: MemoryApi;
 let app: Bench;
@@ -207,6 +211,25 @@ describe('a file that the server makes', () => {
     page = app.mount(FileLink, { address: '/api/sheet' });
     page.button(/^$/).click();
     await page.says('This took more than 60 s.');
+  });
+
+  it('waits for what was done last to be stored, and says where it is made without', async () => {
+    await app.open();
+    const asked = jest.spyOn(api, 'file');
+    const kept = saved();
+    jest.spyOn(api, 'change').mockReturnValue(NEVER);
+    const edit = editSet('session', {}, SALTGLASS_PLACE.session, {
+      field: 'name',
+      value: 'Reel',
+      was: LEDGER,
+    });
+    app.store.dispatch(StudioActions.change({ label: 'Name', edits: [edit] }));
+    page = app.mount(FileLink, { address: '/api/sheet' });
+    page.button(/^$/).click();
+    expect(asked).not.toHaveBeenCalled();
+    app.store.dispatch(StudioActions.keptWaiting({ reason: 'The disk is full.' }));
+    await page.says('not stored yet, so this file is without it');
+    expect(kept).toHaveBeenCalledTimes(1);
   });
 
   it('waits for its turn in words', () => {

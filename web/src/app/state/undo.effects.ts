@@ -4,39 +4,57 @@ import { concatLatestFrom } from '@ngrx/operators';
 import type { Action } from '@ngrx/store';
 import { Store } from '@ngrx/store';
 import type { Observable } from 'rxjs';
-import { catchError, EMPTY, exhaustMap, from, map, mergeMap, of, switchMap } from 'rxjs';
+import { catchError, concatMap, EMPTY, from, map, mergeMap, of, switchMap, takeUntil } from 'rxjs';
 import type { EntryMessage } from '@ft/contract/history';
 import type { StudioRef } from './studio-api.service';
 import { apiErrorOf } from './api.service';
 import { StudioApi } from './studio-api.service';
 import { authorId } from './author';
+import { arrived, selectChangesStanding } from './standing';
 import { StudioActions } from './studio.actions';
 import { studioFeature } from './studio.feature';
 
 type UndoCall = (ref: StudioRef) => Observable<EntryMessage>;
 
-/** Undo and redo are the server's: it holds the history. What happened is said in words. */
+/** What came of it, in words. */
+const answered = (call: Observable<EntryMessage>): Observable<Action> =>
+  call.pipe(
+    mergeMap((entry) =>
+      from([
+        StudioActions.entryArrived({ entry }),
+        StudioActions.notice({ tone: 'said', text: entry.label }),
+      ]),
+    ),
+    catchError((error: unknown) =>
+      of(StudioActions.notice({ tone: 'trouble', text: apiErrorOf(error).message })),
+    ),
+  );
+
+const NOT_STORED =
+  'Nothing was undone: what was done last here is kept, but not stored yet. Undo it when it is.';
+
+/**
+ * Undo and redo are the server's: it holds the history. What happened is said in words. While what was done last is
+ * on its way they wait for it, or they would take back what was done before it.
+ */
 export const undoRedo = createEffect(
   (actions$ = inject(Actions), store = inject(Store), api = inject(StudioApi)) => {
     return actions$.pipe(
       ofType(StudioActions.undo, StudioActions.redo),
       concatLatestFrom(() => store.select(studioFeature.selectRef)),
-      exhaustMap(([action, ref]): Observable<Action> => {
+      concatMap(([action, ref]): Observable<Action> => {
         if (ref === null) return EMPTY;
         const call: UndoCall =
           action.type === StudioActions.redo.type
             ? (studio) => api.redo(studio, authorId())
             : (studio) => api.undo(studio, authorId(), 'revision' in action ? action.revision : undefined);
-        return call(ref).pipe(
-          mergeMap((entry) =>
-            from([
-              StudioActions.entryArrived({ entry }),
-              StudioActions.notice({ tone: 'said', text: entry.label }),
-            ]),
+        return arrived(store.select(selectChangesStanding)).pipe(
+          switchMap((standing) =>
+            standing === 'kept'
+              ? of(StudioActions.notice({ tone: 'trouble', text: NOT_STORED }))
+              : answered(call(ref)),
           ),
-          catchError((error: unknown) =>
-            of(StudioActions.notice({ tone: 'trouble', text: apiErrorOf(error).message })),
-          ),
+          takeUntil(actions$.pipe(ofType(StudioActions.close))),
         );
       }),
     );

@@ -4,6 +4,7 @@ import { turned } from '@ft/core/takes/takeBack';
 import { pendingOps } from './log-pending';
 import type { LogStep } from './log.feature';
 import { LogActions, logFeature } from './log.feature';
+import { arrived, selectChangesStanding } from './standing';
 import { StudioActions } from './studio.actions';
 import { studioFeature } from './studio.feature';
 
@@ -34,15 +35,24 @@ export class Undoing {
   readonly redoLabel = computed(() => this.stepOn()?.label ?? this.studio().redo?.label);
 
   undo(): void {
-    const step = this.stepBack();
-    if (step === undefined) this.store.dispatch(StudioActions.undo({}));
-    else this.turn(step, 'undo');
+    this.whenKnown(() => {
+      const step = this.stepBack();
+      if (step === undefined) this.store.dispatch(StudioActions.undo({}));
+      else this.turn(step, 'undo');
+    });
   }
 
   redo(): void {
-    const step = this.stepOn();
-    if (step === undefined) this.store.dispatch(StudioActions.redo());
-    else this.turn(step, 'redo');
+    this.whenKnown(() => {
+      const step = this.stepOn();
+      if (step === undefined) this.store.dispatch(StudioActions.redo());
+      else this.turn(step, 'redo');
+    });
+  }
+
+  /** Which of the two was last is known when a change of the studio that is on its way has its revision. */
+  private whenKnown(turn: () => void): void {
+    arrived(this.store.select(selectChangesStanding)).subscribe(turn);
   }
 
   private turn({ label, changes }: LogStep, way: 'undo' | 'redo'): void {

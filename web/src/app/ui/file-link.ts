@@ -1,12 +1,18 @@
 import { HttpErrorResponse, HttpResponse } from '@angular/common/http';
 import type { OnDestroy } from '@angular/core';
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
-import { Subscription } from 'rxjs';
+import { Store } from '@ngrx/store';
+import type { Observable } from 'rxjs';
+import { race, Subscription, switchMap, tap, timer } from 'rxjs';
 import { Progress } from './progress';
 import { saveBlob } from './save-text';
 import { Api, apiErrorOf } from '../state/api.service';
 import { jobProgress } from '../state/job-progress';
 import { newId } from '../state/new-id';
+import { arrived, selectStanding } from '../state/standing';
+
+/** So long a file waits for what was done last to be stored, ms; then it is made without. */
+const PATIENCE_MS = 5000;
 
 const NAME = /filename="?([^";]+)"?/;
 
@@ -44,6 +50,8 @@ export class FileLink implements OnDestroy {
   /** Where the file is asked for; its name comes with it. */
   readonly address = input.required<string>();
   private readonly api = inject(Api);
+  private readonly store = inject(Store);
+  private readonly standing = this.store.selectSignal(selectStanding);
   protected readonly under = signal(false);
   protected readonly step = signal('');
   protected readonly trouble = signal('');
@@ -65,17 +73,28 @@ export class FileLink implements OnDestroy {
       }),
     );
     this.running.add(
-      this.api.file(this.address(), job).subscribe({
-        next: (event) => {
-          if (!(event instanceof HttpResponse) || event.body === null) return;
-          const name = NAME.exec(event.headers.get('content-disposition') ?? '')?.[1] ?? 'sheet';
-          saveBlob(name, event.body);
-          this.end();
-        },
-        error: (error: unknown) => {
-          this.end();
-          void this.tell(error);
-        },
+      race(arrived(this.store.select(selectStanding)), timer(PATIENCE_MS))
+        .pipe(switchMap(() => this.file(job)))
+        .subscribe({
+          error: (error: unknown) => {
+            this.end();
+            void this.tell(error);
+          },
+        }),
+    );
+  }
+
+  /** Asks for the file and saves it. The server makes it of what is stored. */
+  private file(job: string): Observable<unknown> {
+    const isWhole = this.standing() === 'stored';
+    return this.api.file(this.address(), job).pipe(
+      tap((event) => {
+        if (!(event instanceof HttpResponse) || event.body === null) return;
+        const name = NAME.exec(event.headers.get('content-disposition') ?? '')?.[1] ?? 'sheet';
+        saveBlob(name, event.body);
+        if (!isWhole)
+          this.trouble.set('What was done last here is not stored yet, so this file is without it.');
+        this.end();
       }),
     );
   }
