@@ -311,8 +311,27 @@ describe('undo', () => {
     store.dispatch(StudioActions.undo({}));
     const notices = store.selectSignal(studioFeature.selectNotices);
     await until(() => notices().length === 1);
-    expect(notices()[0]!.text).toContain('Nothing was undone: what was done last here is kept');
+    expect(notices()[0]!.text).toContain('Not now: what was done last here is kept, but not stored yet.');
     expect(api.entries).toHaveLength(1);
+  });
+
+  it('that waits is given up when the studio is left; one that was asked for is done', async () => {
+    const { api, store, open: enter } = bench();
+    await enter();
+    store.dispatch(rename('Ada', 'Imke Tarrow'));
+    await until(() => api.entries.length === 1);
+    const answer = new Subject<void>();
+    const undo = api.undo.bind(api);
+    const asked = jest
+      .spyOn(api, 'undo')
+      .mockImplementation((...sent) => answer.pipe(switchMap(() => undo(...sent))));
+    store.dispatch(StudioActions.undo({}));
+    store.dispatch(StudioActions.undo({}));
+    store.dispatch(StudioActions.close());
+    answer.next();
+    await until(() => api.entries.length === 2, 'the one that was asked for');
+    expect(api.entries[1]!.label).toBe('Undo: Performer Ada');
+    expect(asked).toHaveBeenCalledTimes(1);
   });
 
   it('says when there is nothing to undo', async () => {

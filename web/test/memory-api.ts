@@ -14,7 +14,6 @@ import type { BackupContent, Backups, Status } from '@ft/contract/status';
 import type { Change } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { firstScene } from '@ft/core/session/scenePlace';
-import { applyOp } from '@ft/core/takes/applyOps';
 import type { LogOp } from '@ft/core/takes/logRows';
 import type { LogAnswer, LogPage, StoredRow } from '@ft/contract/takeLog';
 import type { Studio } from '@ft/core/session/studioSchema';
@@ -25,6 +24,7 @@ import type { Answer } from '../../server/src/studios/keeping';
 import { StudioKeeper } from '../../server/src/studios/studioKeeper';
 import type { Api } from '../src/app/state/api.service';
 import type { StudioApi, StudioRef } from '../src/app/state/studio-api.service';
+import { writtenLog } from './memory-log';
 import { MemoryStudios } from './memory-studios';
 
 const refuse = (status: number, code: string, message: string): Observable<never> =>
@@ -168,19 +168,9 @@ export class MemoryApi implements Used {
   writeLog(_id: string, _session: string, _author: string, ops: readonly LogOp[]): Observable<LogAnswer> {
     return defer(() => {
       if (!this.reachable) return throwError(() => new HttpErrorResponse({ status: 0 }));
-      const rows: StoredRow[] = [];
-      const refused: LogAnswer['refused'] = [];
-      for (const [at, op] of ops.entries()) {
-        const made = applyOp(new Map(this.logRows.map(({ row }) => [row.id, row])), op);
-        if (!made.ok) refused.push({ at, code: made.code, sentence: made.sentence });
-        else {
-          const seq = 1 + Math.max(0, ...this.logRows.map((stored) => stored.seq));
-          const others = this.logRows.filter(({ row }) => row.id !== made.row.id);
-          this.logRows = [...others, { seq, row: made.row }];
-          rows.push({ seq, row: made.row });
-        }
-      }
-      return of({ rows, refused });
+      const { rows, answer } = writtenLog(this.logRows, ops);
+      this.logRows = rows;
+      return of(answer);
     });
   }
 

@@ -6,15 +6,12 @@ import { Store } from '@ngrx/store';
 import type { Observable } from 'rxjs';
 import { catchError, concatMap, EMPTY, from, map, mergeMap, of, switchMap, takeUntil } from 'rxjs';
 import type { EntryMessage } from '@ft/contract/history';
-import type { StudioRef } from './studio-api.service';
 import { apiErrorOf } from './api.service';
 import { StudioApi } from './studio-api.service';
 import { authorId } from './author';
 import { arrived, selectChangesStanding } from './standing';
 import { StudioActions } from './studio.actions';
 import { studioFeature } from './studio.feature';
-
-type UndoCall = (ref: StudioRef) => Observable<EntryMessage>;
 
 /** What came of it, in words. */
 const answered = (call: Observable<EntryMessage>): Observable<Action> =>
@@ -30,8 +27,7 @@ const answered = (call: Observable<EntryMessage>): Observable<Action> =>
     ),
   );
 
-const NOT_STORED =
-  'Nothing was undone: what was done last here is kept, but not stored yet. Undo it when it is.';
+const NOT_STORED = 'Not now: what was done last here is kept, but not stored yet. Try again when it is.';
 
 /**
  * Undo and redo are the server's: it holds the history. What happened is said in words. While what was done last is
@@ -39,23 +35,27 @@ const NOT_STORED =
  */
 export const undoRedo = createEffect(
   (actions$ = inject(Actions), store = inject(Store), api = inject(StudioApi)) => {
+    const here = store.selectSignal(studioFeature.selectRef);
+    const called = (call: () => Observable<EntryMessage>): Observable<Action> =>
+      arrived(store.select(selectChangesStanding)).pipe(
+        // Whoever leaves while it waits has given it up; once it is asked for, it is done.
+        takeUntil(actions$.pipe(ofType(StudioActions.close))),
+        switchMap((standing) =>
+          standing === 'kept'
+            ? of(StudioActions.notice({ tone: 'trouble', text: NOT_STORED }))
+            : answered(call()),
+        ),
+      );
     return actions$.pipe(
       ofType(StudioActions.undo, StudioActions.redo),
       concatLatestFrom(() => store.select(studioFeature.selectRef)),
       concatMap(([action, ref]): Observable<Action> => {
-        if (ref === null) return EMPTY;
-        const call: UndoCall =
-          action.type === StudioActions.redo.type
-            ? (studio) => api.redo(studio, authorId())
-            : (studio) => api.undo(studio, authorId(), 'revision' in action ? action.revision : undefined);
-        return arrived(store.select(selectChangesStanding)).pipe(
-          switchMap((standing) =>
-            standing === 'kept'
-              ? of(StudioActions.notice({ tone: 'trouble', text: NOT_STORED }))
-              : answered(call(ref)),
-          ),
-          takeUntil(actions$.pipe(ofType(StudioActions.close))),
-        );
+        if (ref === null || ref !== here()) return EMPTY;
+        if (action.type === StudioActions.redo.type) return called(() => api.redo(ref, authorId()));
+        const { revision } = action;
+        // Which one is meant is known.
+        if (revision !== undefined) return answered(api.undo(ref, authorId(), revision));
+        return called(() => api.undo(ref, authorId()));
       }),
     );
   },

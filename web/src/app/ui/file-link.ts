@@ -11,7 +11,7 @@ import { jobProgress } from '../state/job-progress';
 import { newId } from '../state/new-id';
 import { arrived, selectStanding } from '../state/standing';
 
-/** So long a file waits for what was done last to be stored, ms; then it is made without. */
+/** So long a file waits for what was done last to be stored, ms; then it is asked for all the same. */
 const PATIENCE_MS = 5000;
 
 const NAME = /filename="?([^";]+)"?/;
@@ -93,7 +93,7 @@ export class FileLink implements OnDestroy {
         const name = NAME.exec(event.headers.get('content-disposition') ?? '')?.[1] ?? 'sheet';
         saveBlob(name, event.body);
         if (!isWhole)
-          this.trouble.set('What was done last here is not stored yet, so this file is without it.');
+          this.trouble.set('What was done last here is not stored yet, so this file may be without it.');
         this.end();
       }),
     );
