@@ -8,8 +8,17 @@ export const knownDelaySamples = (
   { insertDelay }: Session['hostProfile'],
 ): number => (insertDelay === 'not known to the host' ? 0 : delaySamples);
 
+/**
+ * What a host delays in a slot as far as it knows. One that is off keeps its time where the host bypasses it, and loses
+ * it where the host can only switch it off.
+ */
+export function slotDelaySamples(slot: Slot, profile: Session['hostProfile']): number {
+  if (slot.kind === 'plugin') return slot.delaySamples;
+  return slot.off === true && profile.onlySwitchesOff === true ? 0 : knownDelaySamples(slot, profile);
+}
+
 const inSlot = (slot: Slot | null, profile: Session['hostProfile']): number =>
-  slot === null ? 0 : slot.kind === 'plugin' ? slot.delaySamples : knownDelaySamples(slot, profile);
+  slot === null ? 0 : slotDelaySamples(slot, profile);
 
 const busesOf = ({ outputs, sends }: Track): readonly BusId[] =>
   [...outputs, ...sends.map(({ destination }) => destination)].flatMap((to) =>

@@ -5,9 +5,10 @@ import type { Bus, Destination, Send, Slot, Track } from '../session/daw/trackSc
 import type { Session } from '../session/sessionSchema';
 import type { PanLawDb } from '../units/panLaw';
 import { panGainsDb, SILENT_DB } from '../units/panLaw';
-import { knownDelaySamples } from './compensation';
 import type { LaneLookup } from './laneLookup';
 import type { Edge, Lane } from './signalGraph';
+import type { SlotLanes } from './slotEdges';
+import { slotEdges } from './slotEdges';
 
 /** What the tracks of a session add to a graph. */
 export interface DawParts {
@@ -151,29 +152,13 @@ class DawLayout {
     return pre;
   }
 
-  private slot(track: Track, slot: Slot, at: Point, after: Point): void {
-    at.forEach((lane, i) => {
-      const next = after[i] ?? -1;
-      if (slot.kind === 'plugin') {
-        this.join(lane, next, 'route', track, {
-          delaySamples: slot.delaySamples,
-          ...this.compensated(slot.delaySamples),
-        });
-        return;
-      }
-      const [out, back] = [this.hostLane('output', slot.send + i), this.hostLane('input', slot.return + i)];
-      if (out !== undefined) this.join(lane, out, 'crosspoint', track, { gainDb: slot.sendTrimDb });
-      if (back !== undefined)
-        this.join(back, next, 'crosspoint', track, {
-          gainDb: slot.returnTrimDb,
-          ...this.compensated(knownDelaySamples(slot, this.session.hostProfile)),
-        });
-    });
-  }
-
-  /** What the host compensates of a delay it knows. */
-  private compensated(samples: number): Pick<Edge, 'compensatedSamples'> {
-    return this.session.hostProfile.compensates && samples > 0 ? { compensatedSamples: samples } : {};
+  private slot(track: Track, slot: Slot, before: Point, after: Point): void {
+    const lanes = (port: 'input' | 'output', first: number): SlotLanes['out'] =>
+      before.map((_, i) => this.hostLane(port, first + i));
+    const own = slot.kind === 'hardware' ? slot : undefined;
+    const [out, back] = [lanes('output', own?.send ?? 0), lanes('input', own?.return ?? 0)];
+    const ways = slotEdges(slot, { before, after, out, back }, this.session.hostProfile);
+    for (const { from, to, kind, more } of ways) this.join(from, to, kind, track, more);
   }
 
   private send(track: Track, { destination, preFader, levelDb, pan }: Send, pre: Point, fader: Point): void {

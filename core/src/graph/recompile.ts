@@ -39,6 +39,8 @@ const BESIDE: ReadonlySet<string> = new Set<keyof Session>([
   'performers',
   'cues',
   'playbackChecks',
+  'jobs',
+  'mix',
   'takes',
   'readings',
   'consoleViews',

@@ -56,6 +56,8 @@ export interface Edge {
   /** The thread the cord was planned for. */
   readonly thread?: ThreadId;
   readonly hardwire?: HardwireId;
+  /** A part of a matrix from left and right into mid and side, or back: copies that cancel there are meant to. */
+  readonly isMidSide?: true;
   /** The DAW track it is a part of. Threads to DAW inputs end before it. */
   readonly track?: TrackId;
 }

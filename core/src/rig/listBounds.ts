@@ -19,6 +19,7 @@ export const MOST_ITEMS = {
   cues: 200,
   playbackChecks: 50,
   checkedChannels: 128,
+  jobs: 500,
   tempoChanges: 500,
   readings: 10_000,
   consoleViews: 200,

@@ -20,6 +20,7 @@ const USUAL: Omit<Session, 'id' | 'name'> = {
   performers: [],
   cues: [],
   playbackChecks: [],
+  jobs: [],
   readings: [],
   consoleViews: [],
   headroomDb: 6,
@@ -32,10 +33,10 @@ const USUAL: Omit<Session, 'id' | 'name'> = {
  */
 export function emptySession(id: SessionId, name: string, like?: Session): Session {
   if (like === undefined) return { id, name, ...USUAL };
-  const { threads, scenes, waivers, buses, tracks, performers, cues, playbackChecks, readings } = USUAL;
+  const { threads, scenes, waivers, buses, tracks, performers, cues, playbackChecks, jobs, readings } = USUAL;
   const { date: _date, goesLive: _live, archived: _away, template: _template, ...house } = like;
   return {
     ...{ ...house, id, name, threads, scenes, waivers, buses },
-    ...{ tracks, performers, cues, playbackChecks, readings },
+    ...{ tracks, performers, cues, playbackChecks, jobs, readings },
   };
 }

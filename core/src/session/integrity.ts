@@ -3,6 +3,7 @@ import { cueProblems } from './cueProblems';
 import { dawProblems } from './daw/dawProblems';
 import { duplicateIds } from './duplicateIds';
 import { playbackProblems } from './playbackProblems';
+import { jobProblems } from './jobProblems';
 import type { Path, Problem } from './problem';
 import { floorProblems } from './floorProblems';
 import { followProblems } from './followProblems';
@@ -39,6 +40,7 @@ function sessionProblems(session: Session, path: Path): readonly Problem[] {
     ...dawProblems(session, path),
     ...cueProblems(session, path),
     ...playbackProblems(session, path),
+    ...jobProblems(session, path),
     ...session.scenes.flatMap((scene, i) => sceneProblems(scene, [...path, 'scenes', i], threads)),
   ];
 }

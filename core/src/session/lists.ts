@@ -13,6 +13,7 @@ import { trackStateSchema } from './daw/trackState';
 import { consoleViewSchema } from './consoleViewSchema';
 import { cueSchema } from './cueSchema';
 import { floorCordSchema, precautionSchema } from './floorSchema';
+import { jobSchema } from './jobSchema';
 import { performerSchema } from './performerSchema';
 import { playbackCheckSchema } from './playbackSchema';
 import { readingSchema } from './readingSchema';
@@ -60,6 +61,7 @@ export const LISTS = {
     ...{ in: 'session', key: 'playbackChecks' },
     ...{ item: playbackCheckSchema, most: MOST_ITEMS.playbackChecks },
   },
+  job: { in: 'session', key: 'jobs', item: jobSchema, most: MOST_ITEMS.jobs },
   trackState: {
     ...{ in: 'scene', key: 'trackStates', item: trackStateSchema, most: MOST_ITEMS.tracks },
     isSeldom: true,

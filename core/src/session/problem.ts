@@ -52,6 +52,8 @@ export type ReferenceKind =
   | 'scene'
   | 'thread'
   | 'cue'
+  | 'job'
+  | 'track'
   | 'cord stock'
   | 'adaptor'
   | 'setting'

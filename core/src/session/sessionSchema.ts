@@ -5,6 +5,7 @@ import {
   cordIdSchema,
   cueIdSchema,
   deviceIdSchema,
+  jobIdSchema,
   laneIdSchema,
   sceneIdSchema,
   sessionIdSchema,
@@ -27,6 +28,7 @@ import { PURPOSES } from './purposes';
 import { performerSchema } from './performerSchema';
 import { consoleViewSchema } from './consoleViewSchema';
 import { cueSchema } from './cueSchema';
+import { jobSchema, mixSettingsSchema } from './jobSchema';
 import { playbackCheckSchema } from './playbackSchema';
 import { takeSettingsSchema } from './tempo';
 import { readingSchema } from './readingSchema';
@@ -82,6 +84,8 @@ export const threadSchema = z.strictObject({
   trackName: text,
   /** The cue it brings to its headphones. */
   cue: cueIdSchema.optional(),
+  /** The job of the mix it does. */
+  job: jobIdSchema.optional(),
   /** It is the click that people play to. */
   click: z.literal(true).optional(),
   pins: pinsSchema,
@@ -166,6 +170,9 @@ export const sessionSchema = z.strictObject({
   cues: z.array(cueSchema).max(MOST_ITEMS.cues).default([]),
   /** Channels that are recorded, and can be played back into. */
   playbackChecks: z.array(playbackCheckSchema).max(MOST_ITEMS.playbackChecks).default([]),
+  /** Tracks that shall pass outboard. */
+  jobs: z.array(jobSchema).max(MOST_ITEMS.jobs).default([]),
+  mix: mixSettingsSchema.optional(),
   /** The line-up sheet as it was last filled in. */
   readings: z.array(readingSchema).max(MOST_ITEMS.readings).default([]),
   /** Named views of consoles. */

@@ -4,10 +4,8 @@ import { shortestWay } from '../graph/shortestWay';
 import type { LaneId } from '../rig/ids';
 import { laneIdOf } from '../rig/ids';
 import type { Rig } from '../rig/rigSchema';
-import type { Slot, Track } from '../session/daw/trackSchema';
+import type { HardwareSlot, Track } from '../session/daw/trackSchema';
 import type { Session } from '../session/sessionSchema';
-
-type HardwareSlot = Extract<Slot, { kind: 'hardware' }>;
 
 /** One side of a hardware insert: out of the host, through the outboard, and back. */
 export interface InsertRoundTrip {
@@ -27,7 +25,7 @@ export interface InsertRoundTrip {
 
 function tripsOf(graph: SignalGraph, host: string, track: Track): readonly InsertRoundTrip[] {
   return track.inserts.flatMap((slot, at) => {
-    if (slot?.kind !== 'hardware') return [];
+    if (slot?.kind !== 'hardware' || slot.off === true) return [];
     return Array.from({ length: track.width }, (_, side): readonly InsertRoundTrip[] => {
       const send = laneIdOf(host, 'output', slot.send + side);
       const back = laneIdOf(host, 'input', slot.return + side);
@@ -47,7 +45,7 @@ function tripsOf(graph: SignalGraph, host: string, track: Track): readonly Inser
   });
 }
 
-/** Every hardware insert of the session's tracks, side by side. Nothing without a host. */
+/** Every hardware insert of the session's tracks that is in use, side by side. Nothing without a host. */
 export function insertRoundTrips(rig: Rig, session: Session, graph: SignalGraph): readonly InsertRoundTrip[] {
   const host = hostOf(rig.devices, session);
   return host === undefined ? [] : session.tracks.flatMap((track) => tripsOf(graph, host.id, track));

@@ -21,7 +21,8 @@ export interface LeftOut {
     | 'headphones'
     | 'cue'
     | 'cue-headphones'
-    | 'playback-check';
+    | 'playback-check'
+    | 'job';
   /** The line, scene or performer it is left out of; empty where it is the session itself. */
   readonly of: string;
   /** The device, place or cord of the other rig. */

@@ -19,6 +19,7 @@ const WORDING: Readonly<Record<LeftOut['what'], (left: LeftOut) => string>> = {
       : `${String(count)} waived findings are left out, since they name places of the other rig.`,
   cue: ({ of, missing }) => `The cue ${of} is left out: there is no ${missing} here.`,
   'playback-check': ({ of, missing }) => `The playback check ${of} is left out: there is no ${missing} here.`,
+  job: ({ of, missing }) => `The job of ${of} is left out: there is no ${missing} here.`,
   'cue-headphones': ({ of, missing }) => `The cue ${of} loses ${missing}.`,
   headphones: ({ of, missing }) => `${of} loses the headphones ${missing}.`,
 };

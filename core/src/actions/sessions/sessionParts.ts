@@ -1,6 +1,7 @@
-import type { BusId, ThreadId } from '../../rig/ids';
+import type { BusId, JobId, ThreadId } from '../../rig/ids';
 import type { Destination, Track } from '../../session/daw/trackSchema';
 import { scenesInOrder } from '../../session/scenesInOrder';
+import type { Job } from '../../session/jobSchema';
 import type { Scene, Session, Thread } from '../../session/sessionSchema';
 
 /** What a template, or a session begun from another, may keep; rate, line-up and host always stay. */
@@ -60,6 +61,21 @@ const keptThread = (thread: Thread, scenes: readonly Scene[], withPins: boolean)
   pins: withPins ? thread.pins : {},
 });
 
+/** A line that does no job, or one there is. */
+export function ofJobs(thread: Thread, there: ReadonlySet<JobId>): Thread {
+  if (thread.job === undefined || there.has(thread.job)) return thread;
+  const { job: _job, ...alone } = thread;
+  return alone;
+}
+
+/** Slots that do no job, or one there is. */
+export const slotsOfJobs = (inserts: Track['inserts'], there: ReadonlySet<JobId>): Track['inserts'] =>
+  inserts.map((slot) => {
+    if (slot?.job === undefined || there.has(slot.job)) return slot;
+    const { job: _job, ...alone } = slot;
+    return alone;
+  });
+
 /**
  * A session with only some of its parts. What no part holds is the house: rate, line-up, host, what the router
  * prefers. Numbers, names and places of what is kept are as they were.
@@ -68,13 +84,15 @@ export function withParts(session: Session, keeps: ReadonlySet<SessionPart>): Se
   const scenes = keptScenes(session, keeps);
   const buses = keeps.has('buses') ? session.buses : [];
   const there = new Set(buses.map(({ id }) => id));
+  const jobs = keeps.has('tracks') ? session.jobs : [];
+  const kept = new Set(jobs.map(({ id }) => id));
   return {
     ...session,
     scenes,
-    buses,
+    ...{ buses, jobs },
     tracks: keeps.has('tracks') ? session.tracks.map((track) => onBuses(track, there)) : [],
     threads: keeps.has('lines')
-      ? session.threads.map((thread) => keptThread(thread, scenes, keeps.has('pins')))
+      ? session.threads.map((thread) => ofJobs(keptThread(thread, scenes, keeps.has('pins')), kept))
       : [],
     performers: keeps.has('lines') ? session.performers : [],
     playbackChecks: keeps.has('scenes') && keeps.has('settings') ? session.playbackChecks : [],
@@ -84,7 +102,7 @@ export function withParts(session: Session, keeps: ReadonlySet<SessionPart>): Se
 
 /**
  * A session without what belongs to its day alone: date, what was waived, what a meter showed, the rate something
- * was recorded at.
+ * was recorded at, what was committed.
  */
 export function withoutMaterial(session: Session): Session {
   const { date: _date, goesLive: _live, archived: _away, template: _template, ...rest } = session;
@@ -92,5 +110,6 @@ export function withoutMaterial(session: Session): Session {
     const { recordedAtHz: _rate, ...others } = track;
     return others;
   });
-  return { ...rest, tracks, waivers: [], readings: [] };
+  const jobs = session.jobs.map((job): Job => (job.state === 'committed' ? { ...job, state: 'to commit' } : job));
+  return { ...rest, tracks, jobs, waivers: [], readings: [] };
 }

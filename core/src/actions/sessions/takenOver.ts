@@ -1,7 +1,9 @@
+import type { JobId } from '../../rig/ids';
 import { deviceIdIn } from '../../rig/ids';
 import type { Rig } from '../../rig/rigSchema';
 import type { Performer } from '../../session/performerSchema';
 import type { Cue } from '../../session/cueSchema';
+import type { Job } from '../../session/jobSchema';
 import type { PlaybackCheck } from '../../session/playbackSchema';
 import type { Session, Thread } from '../../session/sessionSchema';
 import type { Studio } from '../../session/studioSchema';
@@ -15,13 +17,14 @@ import { cueOver } from './cueOver';
 import { sceneOver } from './sceneOver';
 import type { MadeSession } from './sessionEdits';
 import { sessionAdded } from './sessionEdits';
-import { forThreads } from './sessionParts';
+import { forThreads, ofJobs, slotsOfJobs } from './sessionParts';
 import { threadOver } from './threadOver';
 
-/** Sides whose first side is left out stand alone, and lines whose cue is left out are of none. */
-function withoutLost(threads: readonly Thread[], cues: readonly Cue[]): Thread[] {
+/** Sides whose first side is left out stand alone, and lines whose cue or job is left out are of none. */
+function withoutLost(threads: readonly Thread[], cues: readonly Cue[], jobs: ReadonlySet<JobId>): Thread[] {
   const there = new Set<string>([...threads, ...cues].map(({ id }) => id));
-  return threads.map(({ link, cue, ...alone }) => ({
+  const ofKnownJobs = threads.map((thread) => ofJobs(thread, jobs));
+  return ofKnownJobs.map(({ link, cue, ...alone }) => ({
     ...alone,
     ...(link !== undefined && there.has(link.lead) && { link }),
     ...(cue !== undefined && there.has(cue) && { cue }),
@@ -79,6 +82,15 @@ function checkOver({ to, name }: Crossing, check: PlaybackCheck): Crossed<Playba
   return { kept: undefined, left: [leftOut('playback-check', check.name, missing)] };
 }
 
+/** A job passes the units it names; without one of them there is none. */
+function jobOver(over: Crossing, { tracks }: Session, job: Job): Crossed<Job | undefined> {
+  const missing = job.chain.flat().find((id) => crossed(over, id) === undefined);
+  const chain = job.chain.map((sides) => sides.flatMap((id) => crossed(over, id) ?? []));
+  if (missing === undefined) return { kept: { ...job, chain }, left: [] };
+  const track = tracks.find(({ id }) => id === job.track)?.name ?? job.track;
+  return { kept: undefined, left: [leftOut('job', track, over.name(deviceIdIn(missing)))] };
+}
+
 /**
  * A session of another rig as it can be on this one, and all that cannot. Ids, numbers and names stay; nothing is
  * put in the place of what is missing.
@@ -94,9 +106,13 @@ export function sessionOver(
   const cues = session.cues.map((cue) => cueOver(over, cue));
   const checks = session.playbackChecks.map((check) => checkOver(over, check));
   const keptCues = cues.flatMap((each) => each.kept ?? []);
+  const jobs = session.jobs.map((job) => jobOver(over, session, job));
+  const keptJobs = jobs.flatMap((each) => each.kept ?? []);
+  const known = new Set(keptJobs.map(({ id }) => id));
   const kept = withoutLost(
     threads.flatMap((each) => each.kept ?? []),
     keptCues,
+    known,
   );
   const there = new Set(kept.map(({ id }) => id));
   const scenes = session.scenes.map((scene) => sceneOver(over, forThreads(scene, there)));
@@ -108,12 +124,13 @@ export function sessionOver(
       threads: kept,
       scenes: scenes.map((each) => each.kept),
       performers: performers.map((each) => each.kept),
-      cues: keptCues,
+      ...{ cues: keptCues, jobs: keptJobs },
+      tracks: session.tracks.map((track) => ({ ...track, inserts: slotsOfJobs(track.inserts, known) })),
       playbackChecks: checks.flatMap((each) => each.kept ?? []),
     },
     left: [
       ...[...threads].sort((a, b) => a.number - b.number),
-      ...[...scenes, ...performers, ...cues, ...checks, besides],
+      ...[...scenes, ...performers, ...cues, ...checks, ...jobs, besides],
     ].flatMap((each) => each.left),
   };
 }

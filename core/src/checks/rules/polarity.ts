@@ -22,9 +22,13 @@ function opposed({ ways }: ParallelPaths): number | undefined {
   return strongest === undefined || other === undefined ? undefined : strongest.gainDb - other.gainDb;
 }
 
+/** Mid and side are made of sums and differences. */
+const isMeant = ({ graph }: WorkedScene, { ways }: ParallelPaths): boolean =>
+  ways.some(({ edge }) => graph.edges[edge]?.isMidSide === true);
+
 const run = (context: WorkedScene): readonly Finding[] =>
   worstParallelPaths(context, (parallel) => {
-    const levelDifferenceDb = opposed(parallel);
+    const levelDifferenceDb = isMeant(context, parallel) ? undefined : opposed(parallel);
     return levelDifferenceDb === undefined || levelDifferenceDb > HARMLESS_DB
       ? undefined
       : { levelDifferenceDb, worth: -levelDifferenceDb };

@@ -73,28 +73,37 @@ const onThreads = (context: WorkedScene): readonly Finding[] =>
     figures: { stations, count: threads.length },
   }));
 
+interface PairUse {
+  readonly track: Track;
+  /** The slot is in use: neither off, nor on a track that is muted. */
+  readonly isActive: boolean;
+}
+
 /** Hardware slots by the first number of the pair they send over. */
-function slotsByPair({ session }: WorkedScene): ReadonlyMap<number, readonly Track[]> {
-  const pairs = new Map<number, Track[]>();
+function slotsByPair({ session }: WorkedScene): ReadonlyMap<number, readonly PairUse[]> {
+  const pairs = new Map<number, PairUse[]>();
   for (const track of session.tracks)
     for (const slot of track.inserts)
-      if (slot?.kind === 'hardware') pairs.set(slot.send, [...(pairs.get(slot.send) ?? []), track]);
+      if (slot?.kind === 'hardware') {
+        const use = { track, isActive: !track.muted && slot.off !== true };
+        pairs.set(slot.send, [...(pairs.get(slot.send) ?? []), use]);
+      }
   return pairs;
 }
 
 /** Pairs of the host in several slots: never at once, and on some hosts not even one after the other. */
 function onPairs(context: WorkedScene): readonly Finding[] {
   const { reusePair } = context.session.hostProfile;
-  return [...slotsByPair(context)].flatMap(([send, tracks]): readonly Finding[] => {
-    const live = tracks.filter(({ muted }) => !muted);
-    const atOnce = live.length > 1;
-    if (tracks.length < 2 || (reusePair && !atOnce)) return [];
-    const users = [...new Set(atOnce ? live : tracks)];
+  return [...slotsByPair(context)].flatMap(([send, uses]): readonly Finding[] => {
+    const active = uses.filter(({ isActive }) => isActive);
+    const atOnce = active.length > 1;
+    if (uses.length < 2 || (reusePair && !atOnce)) return [];
+    const meant = atOnce ? active : uses;
     return [
       {
         rule: 'unit-used-twice',
-        at: users.map(({ id }) => ({ kind: 'track', id })),
-        figures: { stations: [], count: atOnce ? live.length : tracks.length, pair: { send, atOnce } },
+        at: [...new Set(meant.map(({ track }) => track.id))].map((id) => ({ kind: 'track', id })),
+        figures: { stations: [], count: meant.length, pair: { send, atOnce } },
       },
     ];
   });
@@ -109,6 +118,6 @@ export const unitUsedTwice: Rule = {
   stage: 'track',
   why: 'A preamp, processor channel or converter channel carries one signal at a time; two threads through it means one of them is lost.',
   limits:
-    'Threads of other scenes are not counted: scenes follow one another. Hardware slots of muted tracks are not in use; whether a host gives one pair to two slots at all is its profile’s word.',
+    'Threads of other scenes are not counted: scenes follow one another. Hardware slots that are off, or on muted tracks, are not in use; whether a host gives one pair to two slots at all is its profile’s word.',
   run,
 };

@@ -17,6 +17,8 @@ export const hostProfileSchema = z.strictObject({
   reusePair: z.boolean(),
   /** Whether tracks with hardware inserts run at the session's small buffer, and so cost processor time. */
   insertsAtSmallBuffer: z.boolean().default(true),
+  /** It can only switch a hardware insert off, and its delay goes with it; left out, it is bypassed in time. */
+  onlySwitchesOff: z.literal(true).optional(),
 });
 export type HostProfile = z.infer<typeof hostProfileSchema>;
 

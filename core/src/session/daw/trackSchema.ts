@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import { busIdSchema, trackIdSchema } from '../../rig/ids';
+import { busIdSchema, jobIdSchema, trackIdSchema } from '../../rig/ids';
 import { nameSchema } from '../../rig/rigSchema';
 import { SAMPLE_RATES_HZ } from '../../units/sampleRates';
 
@@ -22,6 +22,8 @@ const delaySamples = z.number().min(0, 'a delay is zero or more samples').max(1_
 export const TRACK_KINDS = ['audio', 'aux', 'group', 'vca', 'instrument', 'print'] as const;
 export type TrackKind = (typeof TRACK_KINDS)[number];
 
+/** Sides of a track or bus. */
+export const MOST_SIDES = 16;
 /** Slots of a track. */
 export const MOST_SLOTS = 10;
 export const MOST_SENDS = 10;
@@ -44,6 +46,10 @@ export const trackInputSchema = z.discriminatedUnion('from', [
   z.strictObject({ from: z.literal('bus'), bus: busIdSchema }),
 ]);
 
+/** What of the dry signal is heard beside what comes back, and how much of that, dB. */
+export const parallelSchema = z.strictObject({ dryDb: levelDb, wetDb: levelDb });
+export type Parallel = z.infer<typeof parallelSchema>;
+
 /** What stands in an insert slot. */
 export const slotSchema = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -52,6 +58,10 @@ export const slotSchema = z.discriminatedUnion('kind', [
     delaySamples,
     /** The bus its key (side-chain) input listens to. */
     key: busIdSchema.optional(),
+    /** It only turns the level, by so much. */
+    gainDb: levelDb.optional(),
+    /** It stands before or behind the hardware of a job, on a host that cannot trim. */
+    job: jobIdSchema.optional(),
   }),
   z.strictObject({
     kind: z.literal('hardware'),
@@ -61,9 +71,17 @@ export const slotSchema = z.discriminatedUnion('kind', [
     returnTrimDb: levelDb,
     /** Round trip as measured or typed in; left out while nobody knows it. */
     delaySamples: delaySamples.optional(),
+    /** Of a stereo track: the first side of the trip is the middle, the second what differs. */
+    midSide: z.literal(true).optional(),
+    parallel: parallelSchema.optional(),
+    /** It keeps its place and is not in use: the track goes past it. */
+    off: z.literal(true).optional(),
+    /** The job it does. */
+    job: jobIdSchema.optional(),
   }),
 ]);
 export type Slot = z.infer<typeof slotSchema>;
+export type HardwareSlot = Extract<Slot, { kind: 'hardware' }>;
 
 export const sendSchema = z.strictObject({
   destination: destinationSchema,
@@ -79,7 +97,7 @@ export const trackSchema = z.strictObject({
   number: z.number().int('a whole number').min(1, 'numbers start at 1').max(9999),
   name: nameSchema,
   kind: z.enum(TRACK_KINDS),
-  width: z.number().int('a whole number of lanes').min(1, 'at least 1').max(16, 'at most 16'),
+  width: z.number().int('a whole number of lanes').min(1, 'at least 1').max(MOST_SIDES, 'at most 16'),
   input: trackInputSchema,
   /** Slots 1 to 10 in order; null is an empty one. */
   inserts: z.array(slotSchema.nullable()).max(MOST_SLOTS, 'a track has ten slots'),
@@ -109,6 +127,6 @@ export type Track = z.infer<typeof trackSchema>;
 export const busSchema = z.strictObject({
   id: busIdSchema,
   name: nameSchema,
-  width: z.number().int().min(1).max(16),
+  width: z.number().int().min(1).max(MOST_SIDES),
 });
 export type Bus = z.infer<typeof busSchema>;

@@ -8,26 +8,48 @@ import { MOST_SLOTS } from '../../session/daw/trackSchema';
 
 const signed = (db: number): string => (db > 0 ? `+${String(db)}` : decibels(db));
 
-const HARDWARE =
-  /^(?:hw|hardware)\s+(\d+)(?:\s*[-–]\s*\d+)?(?:\s*\/\s*(\d+)(?:\s*[-–]\s*\d+)?)?(?:\s+trim\s+([-+−]?\d+(?:[.,]\d+)?)\s*\/\s*([-+−]?\d+(?:[.,]\d+)?))?(?:\s*@\s*(\d+))?$/i;
-const PLUGIN = /^(.+?)(?:\s*@\s*(\d+))?(?:\s+key\s+(.+))?$/i;
+const DB = '([-+−]?\\d+(?:[.,]\\d+)?)';
+const HARDWARE = new RegExp(
+  [
+    '^(?:hw|hardware)\\s+(?<send>\\d+)(?:\\s*[-–]\\s*\\d+)?(?:\\s*/\\s*(?<back>\\d+)(?:\\s*[-–]\\s*\\d+)?)?',
+    '(?<midSide>\\s+mid/side)?',
+    `(?:\\s+parallel\\s+${DB.replace('(', '(?<dry>')}\\s*/\\s*${DB.replace('(', '(?<wet>')})?`,
+    `(?:\\s+trim\\s+${DB.replace('(', '(?<sendTrim>')}\\s*/\\s*${DB.replace('(', '(?<returnTrim>')})?`,
+    '(?:\\s*@\\s*(?<delay>\\d+))?(?<off>\\s+off)?$',
+  ].join(''),
+  'i',
+);
+const PLUGIN = new RegExp(
+  `^(?<name>.+?)(?:\\s+gain\\s+${DB.replace('(', '(?<gain>')})?(?:\\s*@\\s*(?<delay>\\d+))?(?:\\s+key\\s+(?<key>.+))?$`,
+  'i',
+);
+
+type Groups = Readonly<Record<string, string | undefined>>;
+
+const decibelsIn = (text: string | undefined): number => typedNumber(text ?? '') ?? 0;
+
+function hardwareSlot(text: Groups): Slot {
+  const send = Number(text['send']);
+  const { dry, wet, delay } = text;
+  return {
+    kind: 'hardware',
+    send,
+    return: Number(text['back'] ?? send),
+    sendTrimDb: decibelsIn(text['sendTrim']),
+    returnTrimDb: decibelsIn(text['returnTrim']),
+    ...(delay !== undefined && { delaySamples: Number(delay) }),
+    ...(text['midSide'] !== undefined && { midSide: true as const }),
+    ...(dry !== undefined && { parallel: { dryDb: decibelsIn(dry), wetDb: decibelsIn(wet) } }),
+    ...(text['off'] !== undefined && { off: true as const }),
+  };
+}
 
 function readSlot(text: string, buses: readonly Bus[]): CellReading<Slot> {
   const hardware = HARDWARE.exec(text);
-  if (hardware !== null) {
-    const [, send = '', back, sendTrim, returnTrim, delay] = hardware;
-    return value({
-      kind: 'hardware',
-      send: Number(send),
-      return: Number(back ?? send),
-      sendTrimDb: typedNumber(sendTrim ?? '') ?? 0,
-      returnTrimDb: typedNumber(returnTrim ?? '') ?? 0,
-      ...(delay !== undefined && { delaySamples: Number(delay) }),
-    });
-  }
+  if (hardware?.groups !== undefined) return value(hardwareSlot(hardware.groups));
   if (/^(hw|hardware)\b/i.test(text))
     return refuse(`“${text}” is not a hardware insert; write hw 5, or hw 5/6 @31 with its delay in samples.`);
-  const [, name = text, delay, key] = PLUGIN.exec(text) ?? [];
+  const { name = text, gain, delay, key }: Groups = PLUGIN.exec(text)?.groups ?? {};
   const bus = key === undefined ? undefined : busNamed(buses, key);
   if (bus?.ok === false) return bus;
   return value({
@@ -35,6 +57,7 @@ function readSlot(text: string, buses: readonly Bus[]): CellReading<Slot> {
     name: name.trim(),
     delaySamples: delay === undefined ? 0 : Number(delay),
     ...(bus && { key: bus.value }),
+    ...(gain !== undefined && { gainDb: decibelsIn(gain) }),
   });
 }
 
@@ -62,14 +85,23 @@ export function readInserts(text: string, buses: readonly Bus[]): CellReading<Tr
 export function slotText(slot: Slot, buses: readonly Bus[]): string {
   if (slot.kind === 'plugin') {
     const delay = slot.delaySamples === 0 ? '' : ` @${String(slot.delaySamples)}`;
-    return `${slot.name}${delay}${slot.key === undefined ? '' : ` key ${busName(buses, slot.key)}`}`;
+    const gain = slot.gainDb === undefined ? '' : ` gain ${signed(slot.gainDb)}`;
+    return `${slot.name}${gain}${delay}${slot.key === undefined ? '' : ` key ${busName(buses, slot.key)}`}`;
   }
   const pair = slot.return === slot.send ? String(slot.send) : `${String(slot.send)}/${String(slot.return)}`;
   const trims =
     slot.sendTrimDb === 0 && slot.returnTrimDb === 0
       ? ''
       : ` trim ${signed(slot.sendTrimDb)}/${signed(slot.returnTrimDb)}`;
-  return `hw ${pair}${trims}${slot.delaySamples === undefined ? '' : ` @${String(slot.delaySamples)}`}`;
+  const { midSide, parallel, off, delaySamples } = slot;
+  return [
+    `hw ${pair}`,
+    ...(midSide === true ? [' mid/side'] : []),
+    ...(parallel === undefined ? [] : [` parallel ${signed(parallel.dryDb)}/${signed(parallel.wetDb)}`]),
+    trims,
+    ...(delaySamples === undefined ? [] : [` @${String(delaySamples)}`]),
+    ...(off === true ? [' off'] : []),
+  ].join('');
 }
 
 export function insertsText({ inserts }: Pick<Track, 'inserts'>, buses: readonly Bus[]): string {

@@ -1,5 +1,5 @@
 import * as z from 'zod';
-import type { Port, Route } from '../../deviceModel';
+import type { Port, Route, Station } from '../../deviceModel';
 import type { ReadSetting } from '../../settings';
 import { deviceType } from '../deviceType';
 import { onOff } from '../knobs';
@@ -38,16 +38,21 @@ const outSides = (p: Params): readonly Side[] => sidesOf(p, p.loops);
 /** The signal between the loops: before loop n it is at `stage` n, after the last at `stage` loops + 1. */
 const stage = ({ suffix }: Side, n: number): ReturnType<typeof laneAt> => laneAt(`stage${suffix}`, n);
 
+/** What came back from loop n, whether the loop is in or not. */
+const looped = ({ suffix }: Side, n: number): ReturnType<typeof laneAt> => laneAt(`looped${suffix}`, n);
+
 function loopRoutes(p: Params, n: number, read: ReadSetting): readonly Route[] {
   const knobs = knobsAt(n, 'loopIn');
   return sidesOf(p, n).flatMap((side) => {
     // Where the chain becomes stereo, both sides begin with the one signal there is.
     const [left] = STEREO;
     const from = n === firstStereo(p) && n > 1 && left !== undefined ? stage(left, n) : stage(side, n);
-    if (read('loopIn', n) !== true) return [crosspoint(from, stage(side, n + 1), 0, { knobs })];
+    const back = active(laneAt(`return-${n}${side.suffix}`), looped(side, n), 0);
+    if (read('loopIn', n) !== true) return [back, crosspoint(from, stage(side, n + 1), 0, { knobs })];
     return [
+      back,
       crosspoint(from, laneAt(`send-${n}${side.suffix}`), 0, { knobs }),
-      crosspoint(laneAt(`return-${n}${side.suffix}`), stage(side, n + 1), 0, { knobs }),
+      crosspoint(looped(side, n), stage(side, n + 1), 0, { knobs }),
     ];
   });
 }
@@ -67,11 +72,26 @@ function ports(p: Params): readonly Port[] {
         into(`return-${n}${suffix}`, `return ${n}${name}`),
       ]),
     ),
-    ...outSides(p).map(({ suffix, name }) =>
+    ...outSides(p).flatMap(({ suffix, name }) => [
       insideLanes('out', `stage${suffix}`, `stage${name}`, p.loops + 1, p.level),
-    ),
+      insideLanes('out', `looped${suffix}`, `behind loop${name}`, p.loops, p.level),
+    ]),
   ];
 }
+
+/** A loop is passed as one station, whatever hangs in it. */
+const stations = (p: Params): readonly Station[] =>
+  numbersTo(p.loops).flatMap((n) =>
+    sidesOf(p, n).map((side) => ({
+      key: `loop-${n}${side.suffix}`,
+      name: `loop ${n}${side.name}`,
+      role: 'processor' as const,
+      in: laneAt(`return-${n}${side.suffix}`),
+      out: looped(side, n),
+      channel: n,
+      settings: ['loopIn'],
+    })),
+  );
 
 export const loopSwitcher = deviceType({
   type: 'loopSwitcher',
@@ -88,6 +108,6 @@ export const loopSwitcher = deviceType({
         active(stage(side, p.loops + 1), laneAt(`out${side.suffix}`), 0, { outputNoise: p.outputNoiseDbu }),
       ),
     ],
-    stations: [],
+    stations: stations(p),
   }),
 });
