@@ -17,6 +17,7 @@ import { withCompany } from './company';
 import { withConsoles } from './consoles';
 import type { Line } from './inputList';
 import { CRUSH, LINES } from './inputList';
+import { withMixdown } from './mixdown';
 import { LISTENING, PERFORMERS } from './performers';
 import { withRehearsal } from './rehearsal';
 import { saltglassRig } from './saltglassRig';
@@ -115,16 +116,18 @@ const COMPANY_LINES = [1, 13, 21, 22, 23, 24, 25].map((number) => `line-${String
 
 /** Saltglass Rooms with "The Lamplighter's Ledger": built by the program's own looms, edits and router. */
 export const saltglassRooms = (): Studio =>
-  withRehearsal(
-    withCompany(
-      withConsoles(
-        withFoley(withTracks([...LINES, CRUSH].reduce(withLine, canonicalStudio(emptyStudio())))),
+  withMixdown(
+    withRehearsal(
+      withCompany(
+        withConsoles(
+          withFoley(withTracks([...LINES, CRUSH].reduce(withLine, canonicalStudio(emptyStudio())))),
+          PLACE,
+        ),
         PLACE,
+        COMPANY_LINES,
       ),
       PLACE,
-      COMPANY_LINES,
     ),
-    PLACE,
   );
 
 /** Where the demo opens. */

@@ -24,6 +24,16 @@ export class SettingUp {
     return true;
   }
 
+  /** Does some steps, or none of them: where they say false, all is as it was, but for what they told. */
+  attempt(steps: () => boolean): boolean {
+    const [it, edits, changes] = [this.it, this.edits.length, this.changes.length];
+    if (steps()) return true;
+    this.it = it;
+    this.edits.length = edits;
+    this.changes.length = changes;
+    return false;
+  }
+
   plan({ edits, changes, refused }: ChannelPlan): void {
     this.changes.push(...changes);
     this.refused.push(...refused);

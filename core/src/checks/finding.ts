@@ -52,6 +52,8 @@ export const RULE_IDS = [
   'record-tap-mismatch',
   'armed-in-playback',
   'gain-not-carried',
+  'unit-wanted-twice',
+  'pair-not-on-own-number',
 ] as const;
 export type RuleId = (typeof RULE_IDS)[number];
 

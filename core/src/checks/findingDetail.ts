@@ -1,5 +1,6 @@
 import type { ProposedCord } from '../scene/knownWays';
 import type { CueDetail } from './cueDetail';
+import type { MixDetail } from './mixDetail';
 import type { PlaybackDetail } from './playbackDetail';
 import type { TimeDetail } from './timeDetail';
 import type { BrokenLeg } from '../routing/brokenLegs';
@@ -222,6 +223,7 @@ export type FindingDetail =
       };
     }
   | { readonly rule: 'polarity'; readonly figures: { readonly levelDifferenceDb: number } }
+  | MixDetail
   | PlaybackDetail
   | CueDetail
   | TimeDetail;

@@ -26,6 +26,7 @@ import { normalBroken } from './rules/normalBroken';
 import { openHeadphones } from './rules/openHeadphones';
 import { orphanCord } from './rules/orphanCord';
 import { overMaxInput } from './rules/overMaxInput';
+import { pairNotOnOwnNumber } from './rules/pairNotOnOwnNumber';
 import { parallelComb } from './rules/parallelComb';
 import { performerWithoutCue } from './rules/performerWithoutCue';
 import { phantomIntoRibbon } from './rules/phantomIntoRibbon';
@@ -43,6 +44,7 @@ import { timecodeMissing } from './rules/timecodeMissing';
 import { twoSourcesOneInput } from './rules/twoSourcesOneInput';
 import { unbalancedLeg } from './rules/unbalancedLeg';
 import { unitUsedTwice } from './rules/unitUsedTwice';
+import { unitWantedTwice } from './rules/unitWantedTwice';
 import { virtualNotPhysical } from './rules/virtualNotPhysical';
 
 /** Every rule: safety, topology, level, time and clock. Ids are never reused. */
@@ -92,4 +94,6 @@ export const RULES: readonly Rule[] = [
   recordTapMismatch,
   armedInPlayback,
   gainNotCarried,
+  unitWantedTwice,
+  pairNotOnOwnNumber,
 ];

@@ -66,5 +66,8 @@ export const mixSettingsSchema = z.strictObject({
 });
 export type MixSettings = z.infer<typeof mixSettingsSchema>;
 
-/** Common practice, no source: machines feel it from about twenty inserts on; units are lined up at +4 dBu. */
-export const USUAL_MIX_SETTINGS = { insertLimit: 20, sweetDbu: 4 } as const;
+/**
+ * Common practice, no source: machines feel it from about twenty inserts on; units are lined up at +4 dBu, pedals hear what
+ * an instrument plays.
+ */
+export const USUAL_MIX_SETTINGS = { insertLimit: 20, sweetDbu: 4, pedalDbu: -20 } as const;

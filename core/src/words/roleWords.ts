@@ -5,6 +5,7 @@ export const ROLE_WORDS: Record<PlaceRole, string> = {
   'room-jack': 'room jack',
   preamp: 'preamp',
   processor: 'insert',
+  loop: 'loop',
   converter: 'converter input',
   di: 'DI box',
   're-amp': 're-amp box',

@@ -132,6 +132,8 @@ export const BAYS: readonly DeviceInput[] = [
         8,
         (n) => `Cue amp ${'ABCD'.charAt(Math.ceil(n / 2) - 1)} ${n % 2 === 1 ? 'L' : 'R'}`,
       ),
+      ...labels('lower', 41, 2, (n) => `Loops in ${n === 1 ? 'L' : 'R'}`),
+      ...labels('upper', 43, 2, (n) => `Loops ${n === 1 ? 'L' : 'R'}`),
       ...labels('lower', 17, 4, (n) => `Mon ${String(Math.ceil(n / 2) + 1)} ${n % 2 === 1 ? 'L' : 'R'}`),
     },
     sections: [{ columns: '5-6, 7-8', ...apart }],

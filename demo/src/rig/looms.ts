@@ -117,6 +117,17 @@ export const LOOMS: readonly Loom[] = [
   ['Phaser pedal out A', 'Pedal loops return 4'],
   ['Pedal loops out', 'DI box in 1'],
   ['DI box out 1-2', 'Bay A 25-26 upper'],
+  // The loops of the print stand by themselves on bay F.
+  ['Bay F 41 lower', 'Mix loops in left'],
+  ['Bay F 42 lower', 'Mix loops in right'],
+  ['Mix loops out left', 'Bay F 43 upper'],
+  ['Mix loops out right', 'Bay F 44 upper'],
+  ...(['Mix equaliser', 'Mix compressor'] as const).flatMap((unit, i): readonly Loom[] =>
+    (['left', 'right'] as const).flatMap((side, k): readonly Loom[] => [
+      [`Mix loops send ${String(i + 1)} ${side}`, `${unit} in ${'AB'.charAt(k)}`],
+      [`${unit} out ${'AB'.charAt(k)}`, `Mix loops return ${String(i + 1)} ${side}`],
+    ]),
+  ),
   // Console inserts, groups and mix.
   ['Split console insert send 1-36', 'Bay D 1-36 upper'],
   ['Bay D 1-36 lower', 'Split console insert return 1-36'],

@@ -26,8 +26,17 @@ const PEDALS = inRack('Window sill', [
   device('Echo pedal', 'batch', 'pedal', { width: 'stereo', latencyMs: 1.6 }),
   device('Phaser pedal', 'batch', 'pedal', { width: 'stereo' }),
   device('Re-amp box', 'batch', 'reampBox', { channels: 2 }),
-  device('DI box', 'batch', 'diBox', { channels: 2 }),
+  device('DI box', 'batch', 'diBox', { channels: 2, kind: 'passive' }),
   device('Pedal loops', 'batch', 'loopSwitcher', { loops: 4 }),
+]);
+
+/** The print passes these in line: two stereo loops at line level. */
+const LOOPS = inRack('Print rack', [
+  device('Mix loops', 'batch', 'loopSwitcher', {
+    ...{ loops: 2, stereoLoops: 2, level: 'line', inputOhm: 20_000, outputOhm: 75, maxDbu: 26 },
+  }),
+  device('Mix equaliser', 'batch', 'equaliser', { channels: 2 }),
+  device('Mix compressor', 'batch', 'dynamics', { channels: 2 }),
 ]);
 
 const PREAMPS: readonly DeviceInput[] = [
@@ -35,4 +44,4 @@ const PREAMPS: readonly DeviceInput[] = [
   device('Optical preamp', 'kiln', 'opticalPreamp', { channels: 8, inputOhm: 3600 }),
 ];
 
-export const OUTBOARD: readonly DeviceInput[] = [...UNITS, ...PEDALS, ...PREAMPS];
+export const OUTBOARD: readonly DeviceInput[] = [...UNITS, ...PEDALS, ...LOOPS, ...PREAMPS];

@@ -8,6 +8,7 @@ import { dataCommand } from './dataCommands';
 import { readDataRequest } from './dataRequest';
 import type { CliRequest, CommandName } from './request';
 import { readRequest } from './request';
+import { inserts } from './inserts';
 import { log } from './log';
 import { readLogRequest } from './logRequest';
 import { playback } from './playback';
@@ -18,7 +19,7 @@ import { trace } from './trace';
 import { USAGE } from './usage';
 
 const RUN: Record<CommandName, (request: CliRequest) => Answer> = {
-  ...{ check, trace, levels, route, channels, cues, playback },
+  ...{ check, trace, levels, route, channels, cues, playback, inserts },
 };
 
 type Say = (text: string) => void;

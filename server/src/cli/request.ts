@@ -7,7 +7,16 @@ import { named, studioIn } from './bundleFile';
 import { readArgs } from './readArgs';
 import { USAGE } from './usage';
 
-export const COMMANDS = ['check', 'trace', 'levels', 'route', 'channels', 'cues', 'playback'] as const;
+export const COMMANDS = [
+  'check',
+  'trace',
+  'levels',
+  'route',
+  'channels',
+  'cues',
+  'playback',
+  'inserts',
+] as const;
 export type CommandName = (typeof COMMANDS)[number];
 
 /** A command line that was understood, with the bundle read and the scene found. */
@@ -22,6 +31,8 @@ export interface CliRequest {
   /** Of `channels`: the device, whether a table is wanted, and the table that is read back. */
   readonly device?: string;
   readonly csv: boolean;
+  /** Of `inserts`: the names of the host's inputs, outputs and inserts, as a table. */
+  readonly names: boolean;
   readonly read?: string;
   /** Of `playback`: what does not hold is told by the exit code. */
   readonly mustHold: boolean;
@@ -36,6 +47,7 @@ const OPTIONS = {
   out: { type: 'string' },
   device: { type: 'string' },
   csv: { type: 'boolean', default: false },
+  names: { type: 'boolean', default: false },
   read: { type: 'string' },
   check: { type: 'boolean', default: false },
   json: { type: 'boolean', default: false },
@@ -52,14 +64,14 @@ export function readRequest(argv: readonly string[]): CliRequest | undefined {
   const studio = studioIn(file);
   const session = named([...sessionsInOrder(studio), ...templatesOf(studio)], values.session, 'session');
   const scene = named(scenesInOrder(session), values.scene, 'scene');
-  const { from, to, out, device, csv, read, json, check: mustHold } = values;
+  const { from, to, out, device, csv, names, read, json, check: mustHold } = values;
   return {
     command,
     studio,
     session,
     scene,
     json,
-    csv,
+    ...{ csv, names },
     mustHold,
     ...(from && { from }),
     ...(to && { to }),

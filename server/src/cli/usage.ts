@@ -6,6 +6,8 @@ ft channels FILE --device NAME [--csv]      the channel sheet of a console, as t
 ft channels FILE --device NAME --read TABLE [--out FILE]   what a table changes; --out writes the bundle with it
 ft cues FILE                               who hears what, at which level, on which box
 ft playback FILE [--check]                 playback checks: count, tap, order, switches, who plays back
+ft inserts FILE [--csv | --names]           jobs through outboard: units, channels, trims, conflicts; --names what the
+                                           host's inputs and outputs are called
 ft log ARCHIVE [--csv | --labels]          the take log of a session, as text, table or label file
 ft sessions FILE                           sessions and templates, with date, findings and what is on the floor
 ft sessions FILE DEED NAME [--out FILE]    what DEED makes of them; without --out nothing is written:

@@ -8,6 +8,7 @@ import {
   sessionsOutputSchema,
   traceOutputSchema,
 } from '@ft/contract/cliOutput';
+import { insertsOutputSchema } from '@ft/contract/cliMix';
 import { logOutputSchema, playbackOutputSchema } from '@ft/contract/cliTrack';
 import { bundleSchema } from '@ft/core/formats/bundle';
 import { CATALOGUE } from '@ft/core/rig/catalogue/catalogue';
@@ -34,6 +35,7 @@ export const formatSchemas = (): readonly (readonly [string, JsonSchema])[] => [
   ['check', ofOutput('ft check --json, faithful-thread-check/1', checkOutputSchema)],
   ['trace', ofOutput('ft trace --json, faithful-thread-trace/1', traceOutputSchema)],
   ['playback', ofOutput('ft playback --json, faithful-thread-playback/1', playbackOutputSchema)],
+  ['inserts', ofOutput('ft inserts --json, faithful-thread-inserts/1', insertsOutputSchema)],
   ['log', ofOutput('ft log --json, faithful-thread-log/1', logOutputSchema)],
   ['cues', ofOutput('ft cues --json, faithful-thread-cues/1', cuesOutputSchema)],
   ['channels', ofOutput('ft channels --json, faithful-thread-channels/1', channelsOutputSchema)],

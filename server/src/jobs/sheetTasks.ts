@@ -1,4 +1,8 @@
 import { patchListCsv } from '@ft/core/formats/patchListCsv';
+import { insertsCsv } from '@ft/core/formats/csv/insertsCsv';
+import { nameListCsv } from '@ft/core/formats/csv/nameListCsv';
+import { insertsView } from '@ft/core/views/mix/insertsView';
+import { nameList } from '@ft/core/views/mix/nameList';
 import { lineUpSheet } from '@ft/core/views/levels/lineUpSheet';
 import { patchList } from '@ft/core/views/bay/patchList';
 import { planOf } from '@ft/core/views/plan';
@@ -79,6 +83,34 @@ export async function cuesPdfTask(input: SheetInput, tell: Tell): Promise<Uint8A
   if (sheet === undefined) return undefined;
   const { cuesPdf } = await import('../sheets/cuesPdf');
   return cuesPdf({ ...sheet.head, sheet: cueSheetView(sheet.context) });
+}
+
+/** The insert sheet on paper. */
+export async function insertsPdfTask(input: SheetInput, tell: Tell): Promise<Uint8Array | undefined> {
+  const sheet = sheetOf(input, tell);
+  if (sheet === undefined) return undefined;
+  const { insertsPdf } = await import('../sheets/insertsPdf');
+  return insertsPdf({ ...sheet.head, view: insertsView(sheet.context) });
+}
+
+/** The insert sheet as CSV. */
+export function insertsCsvTask(input: SheetInput, tell: Tell): string | undefined {
+  const sheet = sheetOf(input, tell);
+  return sheet && insertsCsv(insertsView(sheet.context));
+}
+
+/** The host's name list on paper. */
+export async function namesPdfTask(input: SheetInput, tell: Tell): Promise<Uint8Array | undefined> {
+  const sheet = sheetOf(input, tell);
+  if (sheet === undefined) return undefined;
+  const { namesPdf } = await import('../sheets/insertsPdf');
+  return namesPdf({ ...sheet.head, lines: nameList(sheet.context) });
+}
+
+/** The host's name list as CSV. */
+export function namesCsvTask(input: SheetInput, tell: Tell): string | undefined {
+  const sheet = sheetOf(input, tell);
+  return sheet && nameListCsv(nameList(sheet.context));
 }
 
 /** The line-up sheet on paper. */

@@ -9,7 +9,11 @@ import { startTask } from './startTask';
 import {
   consolePdfTask,
   cuesPdfTask,
+  insertsCsvTask,
+  insertsPdfTask,
   lineUpPdfTask,
+  namesCsvTask,
+  namesPdfTask,
   patchListCsvTask,
   patchListPdfTask,
   takesPdfTask,
@@ -31,6 +35,10 @@ export const TASKS = {
   consolePdf: consolePdfTask,
   cuesPdf: cuesPdfTask,
   takesPdf: takesPdfTask,
+  insertsCsv: insertsCsvTask,
+  insertsPdf: insertsPdfTask,
+  namesCsv: namesCsvTask,
+  namesPdf: namesPdfTask,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

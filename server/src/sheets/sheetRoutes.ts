@@ -13,6 +13,10 @@ const SHEETS = {
   'patch-list.pdf': { task: 'patchListPdf', type: 'application/pdf' },
   'console.pdf': { task: 'consolePdf', type: 'application/pdf' },
   'cues.pdf': { task: 'cuesPdf', type: 'application/pdf' },
+  'inserts.csv': { task: 'insertsCsv', type: 'text/csv; charset=utf-8' },
+  'inserts.pdf': { task: 'insertsPdf', type: 'application/pdf' },
+  'names.csv': { task: 'namesCsv', type: 'text/csv; charset=utf-8' },
+  'names.pdf': { task: 'namesPdf', type: 'application/pdf' },
   'line-up.pdf': { task: 'lineUpPdf', type: 'application/pdf' },
   'takes.pdf': { task: 'takesPdf', type: 'application/pdf' },
 } as const;

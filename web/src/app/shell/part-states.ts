@@ -3,6 +3,7 @@ import { computed, inject, Injectable } from '@angular/core';
 import { Store } from '@ngrx/store';
 import { planFeature } from '../state/plan.feature';
 import { RigNotes } from '../state/rig-notes';
+import { jobsPlaced } from '@ft/core/mix/jobStand';
 import { sessionsInOrder, templatesOf } from '@ft/core/session/sessionsInOrder';
 import { studioFeature } from '../state/studio.feature';
 import type { PartAddress, PlacePath } from './stages';
@@ -29,6 +30,8 @@ export class PartStates {
     const [studio, session] = [this.studio(), this.found()?.session];
     if (studio === null || session === undefined) return {};
     const { rig } = studio;
+    const jobs = jobsPlaced(session);
+    const placed = `${String(jobs.placed)}/${String(jobs.all)}`;
     return {
       sessions: String(sessionsInOrder(studio).length),
       'sessions/list': String(sessionsInOrder(studio).length),
@@ -37,6 +40,7 @@ export class PartStates {
       'rig/wiring': String(rig.hardwires.length),
       'rig/cords': String(rig.cords.length),
       'mix/tracks': String(session.tracks.length),
+      ...(jobs.all > 0 && { mix: placed, 'mix/inserts': placed }),
       scenes: String(session.scenes.length),
       'scenes/list': String(session.scenes.length),
     };

@@ -68,6 +68,7 @@ export const STAGES = [
     group: 'stages',
     parts: [
       { path: 'tracks', name: 'Tracks', shows: ['track'] },
+      { path: 'inserts', name: 'Inserts', shows: ['track', 'thread', 'station'] },
       { path: 'consoles', name: 'Consoles', shows: ANYTHING_WIRED },
     ],
   },

@@ -36,6 +36,8 @@ import type { CueAnswers } from './cue-answers';
 import { createCueAnswers } from './cue-answers';
 import type { FloorAnswers } from './floor-answers';
 import { createFloorAnswers } from './floor-answers';
+import type { JobAnswers } from './job-answers';
+import { createJobAnswers } from './job-answers';
 import type { LevelsAnswers } from './levels-answers';
 import { createLevelsAnswers } from './levels-answers';
 import type { PlaybackAnswers } from './playback-answers';
@@ -73,6 +75,7 @@ export interface PlannerApi
     ConsoleAnswers,
     CueAnswers,
     FloorAnswers,
+    JobAnswers,
     LevelsAnswers,
     PlaybackAnswers,
     RigAnswers,
@@ -122,6 +125,7 @@ export function createPlanner(): PlannerApi {
     ...createConsoleAnswers(there),
     ...createCueAnswers(there),
     ...createFloorAnswers(there),
+    ...createJobAnswers(there),
     ...createLevelsAnswers(there),
     ...createPlaybackAnswers(there),
     ...createRigAnswers(there),

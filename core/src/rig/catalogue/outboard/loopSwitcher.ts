@@ -38,21 +38,16 @@ const outSides = (p: Params): readonly Side[] => sidesOf(p, p.loops);
 /** The signal between the loops: before loop n it is at `stage` n, after the last at `stage` loops + 1. */
 const stage = ({ suffix }: Side, n: number): ReturnType<typeof laneAt> => laneAt(`stage${suffix}`, n);
 
-/** What came back from loop n, whether the loop is in or not. */
-const looped = ({ suffix }: Side, n: number): ReturnType<typeof laneAt> => laneAt(`looped${suffix}`, n);
-
 function loopRoutes(p: Params, n: number, read: ReadSetting): readonly Route[] {
   const knobs = knobsAt(n, 'loopIn');
   return sidesOf(p, n).flatMap((side) => {
     // Where the chain becomes stereo, both sides begin with the one signal there is.
     const [left] = STEREO;
     const from = n === firstStereo(p) && n > 1 && left !== undefined ? stage(left, n) : stage(side, n);
-    const back = active(laneAt(`return-${n}${side.suffix}`), looped(side, n), 0);
-    if (read('loopIn', n) !== true) return [back, crosspoint(from, stage(side, n + 1), 0, { knobs })];
+    if (read('loopIn', n) !== true) return [crosspoint(from, stage(side, n + 1), 0, { knobs })];
     return [
-      back,
       crosspoint(from, laneAt(`send-${n}${side.suffix}`), 0, { knobs }),
-      crosspoint(looped(side, n), stage(side, n + 1), 0, { knobs }),
+      crosspoint(laneAt(`return-${n}${side.suffix}`), stage(side, n + 1), 0, { knobs }),
     ];
   });
 }
@@ -72,22 +67,21 @@ function ports(p: Params): readonly Port[] {
         into(`return-${n}${suffix}`, `return ${n}${name}`),
       ]),
     ),
-    ...outSides(p).flatMap(({ suffix, name }) => [
+    ...outSides(p).map(({ suffix, name }) =>
       insideLanes('out', `stage${suffix}`, `stage${name}`, p.loops + 1, p.level),
-      insideLanes('out', `looped${suffix}`, `behind loop${name}`, p.loops, p.level),
-    ]),
+    ),
   ];
 }
 
-/** A loop is passed as one station, whatever hangs in it. */
+/** A loop stands in a chain as one, whatever hangs in it: out at its send, back at its return. */
 const stations = (p: Params): readonly Station[] =>
   numbersTo(p.loops).flatMap((n) =>
     sidesOf(p, n).map((side) => ({
       key: `loop-${n}${side.suffix}`,
       name: `loop ${n}${side.name}`,
-      role: 'processor' as const,
-      in: laneAt(`return-${n}${side.suffix}`),
-      out: looped(side, n),
+      role: 'loop' as const,
+      in: laneAt(`send-${n}${side.suffix}`),
+      out: laneAt(`return-${n}${side.suffix}`),
       channel: n,
       settings: ['loopIn'],
     })),

@@ -1,0 +1,26 @@
+import type { Want } from '../mix/chainUnits';
+import type { TrackId } from '../rig/ids';
+
+/** What the rules of the mix measure. */
+export type MixDetail =
+  | {
+      readonly rule: 'unit-wanted-twice';
+      readonly figures: {
+        readonly units: readonly Want[];
+        /** Tracks whose jobs are committed before, in order, and the one that then stays live. */
+        readonly first: readonly TrackId[];
+        readonly live: TrackId;
+        /** How long the commits take, where every length is known. */
+        readonly commitS?: number;
+      };
+    }
+  | {
+      readonly rule: 'pair-not-on-own-number';
+      readonly figures: {
+        readonly slot: number;
+        readonly send: number;
+        readonly return: number;
+        /** Side by side as many. */
+        readonly sides: number;
+      };
+    };
