@@ -7,9 +7,9 @@ export type MixDetail =
       readonly rule: 'unit-wanted-twice';
       readonly figures: {
         readonly units: readonly Want[];
-        /** Tracks whose jobs are committed before, in order, and the one that then stays live. */
+        /** Tracks whose jobs are committed before, in order, and those that then stay live. */
         readonly first: readonly TrackId[];
-        readonly live: TrackId;
+        readonly live: readonly TrackId[];
         /** How long the commits take, where every length is known. */
         readonly commitS?: number;
       };

@@ -8,7 +8,9 @@ export interface SlotEdge {
   readonly from: number;
   readonly to: number;
   readonly kind: 'route' | 'crosspoint';
-  readonly more: Partial<Pick<Edge, 'gainDb' | 'delaySamples' | 'compensatedSamples' | 'inverts' | 'isMidSide'>>;
+  readonly more: Partial<
+    Pick<Edge, 'gainDb' | 'delaySamples' | 'compensatedSamples' | 'inverts' | 'isMidSide'>
+  >;
 }
 
 /** The lanes a slot stands between, and those of the host it may go out and come back by; one for each side. */

@@ -15,9 +15,9 @@ export interface Contention {
   readonly units: readonly Want[];
   /** Committed one after the other, in this order. */
   readonly first: readonly Job[];
-  /** Live at last; undefined where every job is to be committed. */
-  readonly live?: Job;
-  /** Where a person has not said so yet. */
+  /** Live at last, all together; the best reason to be first. None where every job is to be committed. */
+  readonly live: readonly Job[];
+  /** Why the first of them, where a person has not said so yet. */
   readonly why?: KeptLive;
   /** More than one wants to be live, which cannot be. */
   readonly isConflict: boolean;
@@ -86,11 +86,11 @@ export function contentions({ graph, session }: WorkedScene): readonly Contentio
     const first = group.filter(
       (job) => job.state === 'to commit' || (clash.includes(job) && !kept.includes(job)),
     );
-    const live = kept[0] ?? group.find(({ state }) => state === 'live');
+    const [best] = kept;
+    const live = [...kept, ...group.filter((job) => !first.includes(job) && !kept.includes(job))];
     return {
-      ...{ units: sharedIn(graph, group), first, isConflict: clash.length > 0 },
-      ...(live !== undefined && { live }),
-      ...(live !== undefined && clash.length > 0 && { why: rankOf(live, byId) }),
+      ...{ units: sharedIn(graph, group), first, live, isConflict: clash.length > 0 },
+      ...(best !== undefined && { why: rankOf(best, byId) }),
     };
   });
 }

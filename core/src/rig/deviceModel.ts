@@ -127,7 +127,8 @@ export type PinRole = (typeof STATION_ROLES)[number];
 export const isPinRole = (role: StationRole): role is PinRole => STATION_ROLES.some((each) => each === role);
 
 /** What a station is for. */
-export type StationRole = PinRole | 'loop' | 'di' | 're-amp' | 'sum' | 'line-output' | 'daw-output' | 'monitor';
+export type StationRole =
+  PinRole | 'loop' | 'di' | 're-amp' | 'sum' | 'line-output' | 'daw-output' | 'monitor';
 
 /** One processing face of a device: what a thread passes from `in` to `out`. Serves one thread at a time. */
 export interface Station {

@@ -36,6 +36,8 @@ const MENDED: readonly [RuleId, string][] = [
   ['open-headphones', 'Turn Spare down'],
   ['no-talkback', 'Assign talkback to Narrator'],
   ['cue-heard-twice', 'Keep it before the recorder in Narrator'],
+  ['unit-wanted-twice', 'Leave NARR live and mark the others to commit'],
+  ['pair-not-on-own-number', 'Bring slot 1 back on 1'],
 ];
 
 describe.each(MENDED)('a repair for %s', (id, label) => {

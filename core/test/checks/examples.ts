@@ -4,6 +4,7 @@ import { WORKED_LADDER } from '../fixtures/workedLadder';
 import type { Example } from './examples/example';
 import { CUE_EXAMPLES } from './examples/cues';
 import { LEVEL_EXAMPLES } from './examples/level';
+import { MIX_EXAMPLES } from './examples/mix';
 import { PLAYBACK_EXAMPLES } from './examples/playback';
 import { SAFETY_EXAMPLES } from './examples/safety';
 import { TIME_EXAMPLES } from './examples/time';
@@ -96,6 +97,7 @@ export const EXAMPLES: Record<RuleId, Example> = {
   ...TIME_EXAMPLES,
   ...CUE_EXAMPLES,
   ...PLAYBACK_EXAMPLES,
+  ...MIX_EXAMPLES,
   'phantom-on-jack-bay': {
     trips: patched('tt', { 'preamp/phantom/1': true }),
     nearMiss: patched('xlr', { 'preamp/phantom/1': true }),

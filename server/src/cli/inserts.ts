@@ -48,7 +48,12 @@ const output = (request: CliRequest, view: InsertsView, names: readonly NameLine
     ...{ number: row.number, on: row.on, chain: row.chain, how: row.kind, at: row.at },
     ...{ state: row.state, placing: row.placing, out: row.out, in: row.back },
     ...{ trimOutDb: row.sendTrim, trimInDb: row.returnTrim, levels: [...row.levels] },
-    ...{ delaySamples: row.samples, compensation: row.compensation, notes: [...row.notes], trouble: row.trouble },
+    ...{
+      delaySamples: row.samples,
+      compensation: row.compensation,
+      notes: [...row.notes],
+      trouble: row.trouble,
+    },
   })),
   budget: { used: view.budget.used, limit: view.budget.limit, isOver: view.budget.isOver },
   contentions: view.contentions.map(({ isConflict, says }) => ({ isConflict, says })),

@@ -12,11 +12,26 @@ import type { Session } from '../../session/sessionSchema';
 export type CellEdits =
   { readonly ok: true; readonly edits: readonly Edit[] } | { readonly ok: false; readonly sentence: string };
 
+/** What a slot does for a job is not typed: one that stays what it was keeps it. */
+function withJobs(typed: Track['inserts'], { inserts }: Track): Track['inserts'] {
+  const left = inserts.filter((slot) => slot?.job !== undefined);
+  return typed.map((slot) => {
+    const at = left.findIndex((was) =>
+      slot?.kind === 'hardware'
+        ? was?.kind === 'hardware' && was.send === slot.send && was.return === slot.return
+        : slot?.kind === 'plugin' && was?.kind === 'plugin' && was.name === slot.name,
+    );
+    const [was] = at < 0 ? [] : left.splice(at, 1);
+    return slot === null || was?.job === undefined ? slot : { ...slot, job: was.job };
+  });
+}
+
 /** Changes one cell of the track sheet as typed. */
 export function trackCellEdits(session: Session, track: Track, field: TrackField, text: string): CellEdits {
   const read = readTrackCell(field, text, track, session);
   if (!read.ok) return read;
-  const change = fieldRead('track', field, read.value, track[field]);
+  const value = field === 'inserts' ? withJobs(read.value as Track['inserts'], track) : read.value;
+  const change = fieldRead('track', field, value, track[field]);
   return { ok: true, edits: [editSet('track', { session: session.id }, track.id, change)] };
 }
 

@@ -1,5 +1,6 @@
 import type { Finding } from '../../checks/finding';
 import { contentions } from '../../mix/scarcity';
+import { listed } from '../../words/findings/speak';
 import { jobDeed } from '../mix/jobs/jobDeed';
 import { returnedOn } from '../mix/jobs/returnedOn';
 import type { Bench, Figures, Repair } from './repair';
@@ -7,11 +8,14 @@ import { refOf, single } from './repair';
 
 /** All but one of the jobs to be committed first. */
 export function commitFirst(bench: Bench, { live }: Figures<'unit-wanted-twice'>): readonly Repair[] {
-  const { session } = bench.context;
-  const name = session.tracks.find(({ id }) => id === live)?.name ?? '';
+  const { tracks } = bench.context.session;
+  const name = listed(live.map((id) => tracks.find((track) => track.id === id)?.name ?? ''));
   const count = contentions(bench.context).filter(({ isConflict }) => isConflict).length;
   const also = count > 1 ? ', and likewise for the other units' : '';
-  return single(`Leave ${name} live and mark the others to commit${also}`, jobDeed(bench, { does: 'resolve' }).edits);
+  return single(
+    `Leave ${name} live and mark the others to commit${also}`,
+    jobDeed(bench, { does: 'resolve' }).edits,
+  );
 }
 
 /** The return of a slot on the number it sends on. */

@@ -110,6 +110,8 @@ export function withoutMaterial(session: Session): Session {
     const { recordedAtHz: _rate, ...others } = track;
     return others;
   });
-  const jobs = session.jobs.map((job): Job => (job.state === 'committed' ? { ...job, state: 'to commit' } : job));
+  const jobs = session.jobs.map((job): Job =>
+    job.state === 'committed' ? { ...job, state: 'to commit' } : job,
+  );
   return { ...rest, tracks, jobs, waivers: [], readings: [] };
 }

@@ -13,15 +13,15 @@ const refOf = (want: Want): EntityRef =>
 
 const run = (context: WorkedScene): readonly Finding[] =>
   contentions(context).flatMap(({ isConflict, units, first, live }): readonly Finding[] => {
-    if (!isConflict || live === undefined) return [];
+    if (!isConflict) return [];
     const commitS = commitSeconds(context.session, first);
-    const tracks = [...new Set([...first, live].map(({ track }) => track))];
+    const tracks = [...new Set([...first, ...live].map(({ track }) => track))];
     return [
       {
         rule: 'unit-wanted-twice',
         at: [...units.map(refOf), ...tracks.map((id) => ({ kind: 'track', id }) as const)],
         figures: {
-          ...{ units, first: first.map(({ track }) => track), live: live.track },
+          ...{ units, first: first.map(({ track }) => track), live: live.map(({ track }) => track) },
           ...(commitS !== undefined && { commitS }),
         },
       },

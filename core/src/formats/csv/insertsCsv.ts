@@ -13,6 +13,12 @@ export const insertsCsv = ({ rows }: InsertsView): string =>
     rows.map((row) => [
       ...[String(row.number), row.on, row.chain, row.kind || 'straight', row.at, row.state, row.placing],
       ...[row.out, row.back, row.sendTrim, row.returnTrim, row.sweet, row.levels.join('; ')],
-      ...[row.samples, row.ms.replace(' ms', ''), row.compensation, row.length, [row.trouble, ...row.notes].filter(Boolean).join('; ')],
+      ...[
+        row.samples,
+        row.ms.replace(' ms', ''),
+        row.compensation,
+        row.length,
+        [row.trouble, ...row.notes].filter(Boolean).join('; '),
+      ],
     ]),
   );

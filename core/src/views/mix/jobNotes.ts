@@ -4,7 +4,6 @@ import { trackPort } from '../../graph/dawTracks';
 import { laneSum } from '../../levels/laneSum';
 import type { JobStand } from '../../mix/jobStand';
 import { waitsFor } from '../../mix/scarcity';
-import type { DeviceId } from '../../rig/ids';
 import { laneIdOf } from '../../rig/ids';
 import type { WorkedScene } from '../../scene/workedScene';
 import { combOf } from '../../timing/comb';

@@ -55,12 +55,12 @@ export function contentionLines(context: WorkedScene): readonly ContentionLine[]
   const naming = namingOf(context.rig, context.session, context.graph);
   return contentions(context).map(({ units: wanted, first, live, why, isConflict }) => {
     const units = listed(wanted.map((want) => wantName(naming, want)));
-    const count = String(first.length + (live === undefined ? 0 : 1));
+    const count = String(first.length + live.length);
     const order = first.length === 0 ? '' : ` Commit first: ${orderText(context, first)}.`;
-    const stays =
-      live === undefined
-        ? ''
-        : ` ${trackName(context, live)} ${isConflict ? 'should stay' : 'stays'} live${why === undefined ? '' : `: ${WHY[why]}`}.`;
+    const names = listed(live.map((job) => trackName(context, job)));
+    const stay = isConflict ? 'should stay' : live.length === 1 ? 'stays' : 'stay';
+    const reason = why === undefined || live.length > 1 ? '' : `: ${WHY[why]}`;
+    const stays = live.length === 0 ? '' : ` ${names} ${stay} live${reason}.`;
     return {
       ...{ key: wanted.join(' '), isConflict },
       says: `${units}: ${count} jobs.${stays}${order}`,

@@ -9,12 +9,15 @@ const run = (first: number, sides: number): string =>
 export const MIX: Speak<'unit-wanted-twice' | 'pair-not-on-own-number'> = {
   'unit-wanted-twice': ({ units: wanted, first, live, commitS }, naming) => {
     const units = listed(wanted.map((want) => wantName(naming, want)));
-    const before = first.map((id) => naming.track(id));
+    const [before, stays] = [first, live].map((ids) => ids.map((id) => naming.track(id))) as [
+      string[],
+      string[],
+    ];
     const takes = commitS === undefined ? '' : ` (${lengthText(commitS)} in real time)`;
     const order = before.length < 2 ? '' : ' in this order';
     return {
-      wrong: `${units} ${wanted.length === 1 ? 'is' : 'are'} wanted live by ${listed([...before, naming.track(live)])} at once.`,
-      remedy: `Commit ${listed(before)} first${order}${takes}, and leave ${naming.track(live)} live; or give one of them another unit.`,
+      wrong: `${units} ${wanted.length === 1 ? 'is' : 'are'} wanted live by ${listed([...before, ...stays])} at once.`,
+      remedy: `Commit ${listed(before)} first${order}${takes}, and leave ${listed(stays)} live; or give one of them another unit.`,
     };
   },
   'pair-not-on-own-number': ({ slot, send, return: back, sides }, naming, finding) => {

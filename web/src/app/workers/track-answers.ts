@@ -4,7 +4,8 @@ import { readTracksCsv, tracksCsv } from '@ft/core/formats/csv/tracksCsv';
 import type { CellsEdits } from '@ft/core/actions/cellsEdits';
 import type { TrackCell } from '@ft/core/actions/mix/trackCellsEdits';
 import { trackCellsEdits } from '@ft/core/actions/mix/trackCellsEdits';
-import { hostEdits, removeBusEdits, removeTrackEdits, templateEdits } from '@ft/core/actions/mix/trackEdits';
+import { removeTrackWithJobs } from '@ft/core/actions/mix/jobs/removeTrackWithJobs';
+import { hostEdits, removeBusEdits, templateEdits } from '@ft/core/actions/mix/trackEdits';
 import type { TrackRow } from '@ft/core/views/mix/trackView';
 import { trackRows } from '@ft/core/views/mix/trackView';
 import type { Bus, Track } from '@ft/core/session/daw/trackSchema';
@@ -31,7 +32,7 @@ export function createTrackAnswers(there: () => WorkerState): TrackAnswers {
     trackRows: () => trackRows(there().context),
     trackCells: (cells) => trackCellsEdits(there().studio, session().id, cells),
     templateTracks: (template) => [...withHost(), ...templateEdits(session(), template)],
-    removeTrack: (track) => removeTrackEdits(session(), track),
+    removeTrack: (track) => removeTrackWithJobs(there(), track),
     removeBus: (bus) => removeBusEdits(session(), bus),
     readTracks(text) {
       const read = readTracksCsv(text, session());

@@ -87,7 +87,7 @@ function resolve(up: SettingUp): void {
       if (now !== undefined && up.make(stateSet(up.it, now, 'to commit')))
         up.say(trackOf(up.it, job)?.name ?? '', 'state', 'to commit first');
     }
-    if (live !== undefined) up.say(trackOf(up.it, live)?.name ?? '', 'state', 'stays live');
+    for (const job of live) up.say(trackOf(up.it, job)?.name ?? '', 'state', 'stays live');
   }
 }
 

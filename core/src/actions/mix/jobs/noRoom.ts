@@ -20,7 +20,10 @@ export function noRoomSentence(context: WorkedScene, { job, track }: JobStand): 
     return `The chain goes out over ${rangesText(sends)} and comes back over ${rangesText(returns)}, and this kind of host needs one number for both. Wire both ends to a bay in Rig, or choose a host with free pairs under Mix, Tracks.`;
   const { inputs, outputs } = hostUses(context);
   const taken = [...outputs, ...inputs]
-    .filter(({ number }) => sends.includes(number) || returns.includes(number))
+    .filter(
+      ({ number, job, what }) =>
+        (what !== 'line' || job === undefined) && (sends.includes(number) || returns.includes(number)),
+    )
     .map(({ name }) => name);
   const who = [...new Set(taken)].slice(0, 3).join(', ');
   return `No ${track.width === 1 ? 'channel' : 'odd and even pair'} of the converter is free${isStrict ? ' with one number out and in' : ''}; ${who} use what would do. Free one of theirs, or commit a job first.`;
