@@ -20,6 +20,7 @@ import {
   sessionsOutputSchema,
   traceOutputSchema,
 } from '@ft/contract/cliOutput';
+import { insertsOutputSchema } from '@ft/contract/cliMix';
 import { playbackOutputSchema } from '@ft/contract/cliTrack';
 import { readBundle, writeBundle } from '@ft/core/formats/bundle';
 import type { Studio } from '@ft/core/session/studioSchema';
@@ -496,6 +497,55 @@ describe('ft playback', () => {
       ['Rehearsal', []],
       ['Copied by hand', ['Same sources, same order']],
     ]);
+  });
+});
+
+describe('ft inserts', () => {
+  const call = [
+    'inserts',
+    fileOf(wholeDemo(), 'inserts'),
+    '--session',
+    'The Lamplighter’s Ledger, reel 1 mix',
+  ] as const;
+
+  it('prints a line a job with channels, trims, levels and delay, then what several want and each unit’s day', () => {
+    const { code, out } = run(...call);
+    expect(code).toBe(0);
+    for (const part of [
+      '4 of about 20 hardware inserts at the small buffer of 128 samples.',
+      '1 NARR: Valve equaliser A > Opto compressor > Passive equaliser A · slot 2 · live · out and in 1',
+      'out 3 is mid (L + R), out 4 is side (L − R), both at −6.0 dB; back at unity',
+      'Transistor compressor B: 2 jobs. Commit first: 1 FERRY (18:30), 2 HARP (18:30); 37:00 in real time.',
+      'Transistor compressor A: LAMP to commit 0:00–18:30, DRUM to commit 18:30–37:00, BCL live from 37:00',
+    ])
+      expect(out).toContain(part);
+  });
+
+  it('writes the insert sheet and the name list as tables', () => {
+    const [head, first] = run(...call, '--csv').out.split(/\r?\n/);
+    expect(head).toMatch(/^No,On,Chain,How,Slot,State,Is,Out,In,/);
+    expect(first).toMatch(
+      /^1,NARR,Valve equaliser A > Opto compressor > Passive equaliser A,straight,2,live,up,1,1,/,
+    );
+    const names = run(...call, '--names').out.split(/\r?\n/);
+    expect(names).toContain('Output,1,to Valve equaliser A,24×24 converter line out 1,on');
+    expect(names).toContain('Input,23,Mix left,24×24 converter line in 23,on');
+    expect(names).toContain('Output,8,,24×24 converter line out 8,off');
+    expect(names).toContain('Insert,3–4,Bus compressor,on DX,on');
+  });
+
+  it('gives JSON of its published shape', () => {
+    const told = insertsOutputSchema.parse(json(run(...call, '--json')));
+    expect(told.jobs.map(({ on, state, placing }) => [on, state, placing])).toContainEqual([
+      'LAMP',
+      'to commit',
+      'waiting',
+    ]);
+    expect(told.budget).toEqual({ used: 4, limit: 20, isOver: false });
+  });
+
+  it('says of a session without jobs that there are none', () => {
+    expect(run('inserts', fileOf(demo)).out).toContain('There are no jobs in this session.');
   });
 });
 

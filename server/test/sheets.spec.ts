@@ -136,6 +136,40 @@ describe('the cue sheet', () => {
   });
 });
 
+describe('the insert sheet and the name list', () => {
+  const at = (file: string): string => `${DEMO}/sessions/reel-1-mix/scenes/mix/${file}`;
+
+  (hasPoppler() ? it : it.skip)(
+    'come as PDF: jobs, what several want, each unit’s day; names and what to switch off',
+    async () => {
+      const text = async (file: string): Promise<string> => {
+        const { body } = await program.api.get(at(file)).buffer(true).expect(200);
+        return textOf(body as Buffer);
+      };
+      const sheet = await text('inserts.pdf');
+      for (const part of [
+        'Mix · Insert sheet',
+        'Opto compressor',
+        'Wanted by several',
+        'Each unit’s day',
+        'nothing bounces offline',
+      ])
+        expect(sheet).toContain(part);
+      const names = await text('names.pdf');
+      for (const part of ['Mix · Name list', 'to Valve equaliser A', 'switch off'])
+        expect(names).toContain(part);
+    },
+  );
+
+  it('come as tables', async () => {
+    const { text } = await program.api.get(at('inserts.csv')).expect(200).expect('content-type', /csv/);
+    expect(text).toContain('Valve equaliser A > Opto compressor > Passive equaliser A');
+    expect((await program.api.get(at('names.csv')).expect(200)).text).toContain(
+      'Output,1,to Valve equaliser A',
+    );
+  });
+});
+
 describe('the take log on paper', () => {
   const address = SHEET.replace('patch-list', 'takes.pdf');
   const text = async (): Promise<string> => {

@@ -1,3 +1,4 @@
+import { integrityProblems } from '@ft/core/session/integrity';
 import { sessionCell } from '@ft/core/actions/sessions/sessionCell';
 import type { MadeSession } from '@ft/core/actions/sessions/sessionEdits';
 import {
@@ -21,8 +22,10 @@ import { sessionLines } from '@ft/core/views/sessions/sessionLines';
 import { saltglassRooms } from '../fixtures/builtDemo';
 import { studioOf } from '../fixtures/studioOf';
 
-const demo = saltglassRooms();
-const ledger = demo.sessions[0]!;
+const whole = saltglassRooms();
+const [ledger, mix] = whole.sessions as [Session, Session];
+/** With the recordings alone. */
+const demo: Studio = { ...whole, sessions: [ledger] };
 
 function after(studio: Studio, edits: readonly Edit[]): Studio {
   const result = applyNewChange(studio, edits);
@@ -88,6 +91,28 @@ describe('a new session', () => {
     const studio = withMade(demo, templateOf(demo, ledger, 'Reel', ALL_PARTS));
     expect(newSession(studio, 'Reel', {}).ok).toBe(true);
     expect(templateOf(studio, ledger, 'Reel', ALL_PARTS).ok).toBe(false);
+  });
+});
+
+describe('a template with jobs', () => {
+  it('keeps them with their channels, and what was committed waits again', () => {
+    const jobs = mix.jobs.map((job, i) => (i === 1 ? { ...job, state: 'committed' as const } : job));
+    const studio = withMade(whole, templateOf(whole, { ...mix, jobs }, 'Reel mix', ALL_PARTS));
+    const made = named(
+      withMade(studio, newSession(studio, 'Reel 2 mix', { from: named(studio, 'Reel mix') })),
+      'Reel 2 mix',
+    );
+    expect(made.jobs.map(({ state }) => state)).toEqual(mix.jobs.map(({ state }) => state));
+    expect(made.tracks.map(({ inserts }) => inserts)).toEqual(mix.tracks.map(({ inserts }) => inserts));
+  });
+
+  it('has none without its tracks, and no line or slot of a job that is not there', () => {
+    const keeps = new Set(SESSION_PARTS.filter((part) => part !== 'tracks'));
+    const studio = withMade(whole, templateOf(whole, mix, 'Lines alone', keeps));
+    const made = named(studio, 'Lines alone');
+    expect(made.jobs).toEqual([]);
+    expect(made.threads.filter(({ job }) => job !== undefined)).toEqual([]);
+    expect(integrityProblems(studio)).toEqual([]);
   });
 });
 

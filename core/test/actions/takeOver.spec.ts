@@ -80,6 +80,20 @@ describe('a session taken over', () => {
     ]);
   });
 
+  it('leaves jobs out whose units are not there, with their slots freed, and keeps the others', () => {
+    const mix = demo.sessions[1]!;
+    const other = without('Opto compressor');
+    const taken = sessionOver(mix, demo.rig, other.rig, counterparts(mix, demo.rig, other.rig));
+    expect(taken.left.map(leftOutSentence)).toContain(
+      'The job of NARR is left out: there is no Opto compressor here.',
+    );
+    const { jobs, tracks, threads } = taken.kept;
+    expect(jobs).toHaveLength(mix.jobs.length - 1);
+    const lost = mix.jobs.find(({ id }) => !jobs.some((job) => job.id === id))!.id;
+    expect(tracks.flatMap(({ inserts }) => inserts).some((slot) => slot?.job === lost)).toBe(false);
+    expect(threads.some(({ job }) => job === lost)).toBe(false);
+  });
+
   it('twice gives the same', () => {
     const other = without('Mic preamp', 'Bay B', 'Large condenser');
     const all = counterparts(ledger, demo.rig, other.rig);

@@ -37,7 +37,7 @@ describe('Saltglass Rooms', () => {
     expect(ofType('headphoneBox')).toHaveLength(4);
     for (const type of ['reampBox', 'diBox', 'monitorController']) expect(ofType(type)).toHaveLength(1);
     const outboard = ['dynamics', 'equaliser', 'effectUnit'].flatMap(ofType);
-    expect(outboard).toHaveLength(14);
+    expect(outboard).toHaveLength(16);
     expect(outboard.filter(({ params }) => params['keyInput'] === true)).toHaveLength(2);
   });
 

@@ -151,7 +151,7 @@ describe('a slot that is off', () => {
     contextOf(
       studioOf(
         dawParts([track('narr', { inserts: [hardwareSlot(1, 1, { off: true, delaySamples: 150 })] })], {
-          session: { hostProfile: { ...FREE, ...hostProfile } as never },
+          session: { hostProfile: { ...FREE, ...hostProfile } },
         }),
       ),
     );

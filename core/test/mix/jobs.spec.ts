@@ -180,7 +180,7 @@ describe('trims', () => {
   });
 
   it('are gain plug-ins before and behind on a host that has none', () => {
-    const hostProfile = { ...FREE, trims: false } as const;
+    const hostProfile = { ...FREE, trims: false };
     const it = added(mixPlace({ tracks: LOUD, session: { hostProfile } }), 'NARR: opto');
     const [narr] = it.context.session.tracks;
     expect(narr!.inserts.map((slot) => (slot?.kind === 'plugin' ? slot.gainDb : slot?.kind))).toEqual([

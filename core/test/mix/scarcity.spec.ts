@@ -1,6 +1,7 @@
 import { jobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
 import type { WorkPlace } from '@ft/core/actions/workPlace';
 import { contentions, waitsFor } from '@ft/core/mix/scarcity';
+import type { HostProfile } from '@ft/core/session/daw/hostProfile';
 import type { JobId } from '@ft/core/rig/ids';
 import { insertBudget, insertsView } from '@ft/core/views/mix/insertsView';
 import { contentionLines, dayLines } from '@ft/core/views/mix/scarcityLines';
@@ -10,7 +11,7 @@ import { added, did, FREE, mixPlace, pairs, refusals, stand, tracksOf, UNITS } f
 import { seeded } from '../fixtures/seeded';
 import { seedsFrom1 } from '../fixtures/seeds';
 
-const REUSE = { ...FREE, reusePair: true } as const;
+const REUSE = { ...FREE, reusePair: true };
 const TRACKS = [
   ...tracksOf(['NARR', 'LAMP', 'FOLEY']),
   track('plate', { number: 9, name: 'PLATE', kind: 'aux' }),
@@ -102,7 +103,7 @@ describe('who stays live of two that want one unit', () => {
 });
 
 describe('one job put up in the place of another', () => {
-  const two = (hostProfile: typeof FREE | typeof REUSE): WorkPlace =>
+  const two = (hostProfile: HostProfile): WorkPlace =>
     did(added(mixPlace({ tracks: TRACKS, session: { hostProfile } }), 'NARR: opto', 'LAMP: opto'), {
       ...{ does: 'put-up', job: 'lamp-job' as JobId },
     });

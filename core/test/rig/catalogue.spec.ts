@@ -77,9 +77,9 @@ describe.each(CATALOGUE.map(({ type }) => type))('catalogue type %s', (type) => 
     for (const station of model.stations) expect([station.in, station.out].every(exists)).toBe(true);
   });
 
-  it('has a route along each of its stations', () => {
+  it('has a route along each of its stations, but for loops, whose way lies outside', () => {
     const routed = new Set(model.routes.map(({ from, to }) => JSON.stringify([from, to])));
-    for (const station of model.stations)
+    for (const station of model.stations.filter(({ role }) => role !== 'loop'))
       expect(routed.has(JSON.stringify([station.in, station.out]))).toBe(true);
   });
 

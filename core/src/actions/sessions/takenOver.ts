@@ -91,6 +91,20 @@ function jobOver(over: Crossing, { tracks }: Session, job: Job): Crossed<Job | u
   return { kept: undefined, left: [leftOut('job', track, over.name(deviceIdIn(missing)))] };
 }
 
+interface JobsOver extends Crossed<Job[]> {
+  readonly known: ReadonlySet<JobId>;
+  /** With slots that do no job which is left out. */
+  readonly tracks: Session['tracks'];
+}
+
+function jobsOver(over: Crossing, session: Session): JobsOver {
+  const jobs = session.jobs.map((job) => jobOver(over, session, job));
+  const kept = jobs.flatMap((each) => each.kept ?? []);
+  const known = new Set(kept.map(({ id }) => id));
+  const tracks = session.tracks.map((track) => ({ ...track, inserts: slotsOfJobs(track.inserts, known) }));
+  return { kept, known, tracks, left: jobs.flatMap(({ left }) => left) };
+}
+
 /**
  * A session of another rig as it can be on this one, and all that cannot. Ids, numbers and names stay; nothing is
  * put in the place of what is missing.
@@ -106,13 +120,11 @@ export function sessionOver(
   const cues = session.cues.map((cue) => cueOver(over, cue));
   const checks = session.playbackChecks.map((check) => checkOver(over, check));
   const keptCues = cues.flatMap((each) => each.kept ?? []);
-  const jobs = session.jobs.map((job) => jobOver(over, session, job));
-  const keptJobs = jobs.flatMap((each) => each.kept ?? []);
-  const known = new Set(keptJobs.map(({ id }) => id));
+  const jobs = jobsOver(over, session);
   const kept = withoutLost(
     threads.flatMap((each) => each.kept ?? []),
     keptCues,
-    known,
+    jobs.known,
   );
   const there = new Set(kept.map(({ id }) => id));
   const scenes = session.scenes.map((scene) => sceneOver(over, forThreads(scene, there)));
@@ -121,16 +133,14 @@ export function sessionOver(
   return {
     kept: {
       ...besides.kept,
-      threads: kept,
-      scenes: scenes.map((each) => each.kept),
+      ...{ threads: kept, scenes: scenes.map((each) => each.kept) },
       performers: performers.map((each) => each.kept),
-      ...{ cues: keptCues, jobs: keptJobs },
-      tracks: session.tracks.map((track) => ({ ...track, inserts: slotsOfJobs(track.inserts, known) })),
+      ...{ cues: keptCues, jobs: jobs.kept, tracks: jobs.tracks },
       playbackChecks: checks.flatMap((each) => each.kept ?? []),
     },
     left: [
       ...[...threads].sort((a, b) => a.number - b.number),
-      ...[...scenes, ...performers, ...cues, ...checks, ...jobs, besides],
+      ...[...scenes, ...performers, ...cues, ...checks, jobs, besides],
     ].flatMap((each) => each.left),
   };
 }

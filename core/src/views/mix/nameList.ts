@@ -53,7 +53,7 @@ class Names {
   /** What an input or output is called, by who uses it; the line that comes in names an input before its track does. */
   of(uses: readonly HostUse[], end: 'to' | 'from'): string {
     const insert = uses.find(({ what }) => what === 'insert');
-    const line = uses.find(({ what, job }) => what === 'line' && job === undefined);
+    const line = uses.find(({ what }) => what === 'line');
     const use = insert ?? (end === 'from' ? (line ?? uses[0]) : uses[0]);
     if (use === undefined) return '';
     const side = sideWord(use.side, use.sides);
