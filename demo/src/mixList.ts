@@ -1,6 +1,6 @@
 /**
- * The tracks of the mix of reel 1, as a list pasted into the track sheet. What was recorded plays from disk; groups are the
- * stems that go out to the summing mixer over DAW outputs 9 to 24.
+ * The tracks of the mix of reel 1, as a list pasted into the track sheet. What was recorded plays from disk; what goes into
+ * no bus is a stem, whose outputs come with its place in the sum.
  */
 export const MIX_LIST = `Name\tKind\tWidth\tInput\tOutputs\tInserts\tSends\tFader\tPan\tCrest dB
 NARR\taudio\tmono\t\tbus Dialogue\tDe-ess @64\tbus Plate −18\t0\tC\t14
@@ -41,3 +41,18 @@ export const JOBS: readonly string[] = [
   'FOLEY: pedal loops loop 2',
   'PRINT: mix loops loop 1 > mix loops loop 2; in line',
 ];
+
+/** What is summed, in the order of the tracks, and what of it is not told by its name. */
+export const STEMS: readonly string[] = [
+  'DRUM',
+  'BCL',
+  'VIB',
+  'DX',
+  'FY',
+  'STR',
+  'AIR',
+  'FX',
+  'PLATE',
+  'HALL',
+];
+export const STEM_SOUNDS: Readonly<Record<string, string>> = { FX: 'long', STR: 'other' };

@@ -1,21 +1,22 @@
-import type { JobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
+import type { ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
 import { jobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
-import { addThreadsEdits } from '@ft/core/actions/track/threadEdits';
+import { sumCells } from '@ft/core/actions/mix/sums/sumCells';
+import { sumDeed } from '@ft/core/actions/mix/sums/sumDeed';
+import type { WorkPlace } from '@ft/core/actions/workPlace';
 import { applyChange } from '@ft/core/edits/change';
 import type { Edit } from '@ft/core/edits/make';
 import { editAdd, editKnob } from '@ft/core/edits/make';
 import { csvProblemLine } from '@ft/core/formats/csv/tableReading';
 import { readTracksCsv } from '@ft/core/formats/csv/tracksCsv';
 import { knobReader } from '@ft/core/rig/buildDevice';
-import type { DeviceId } from '@ft/core/rig/ids';
+import type { DeviceId, SumId, TrackId } from '@ft/core/rig/ids';
 import { settingKeyOf } from '@ft/core/rig/settings';
 import { workedScene } from '@ft/core/scene/workedScene';
 import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
-import type { Thread } from '@ft/core/session/sessionSchema';
-import { sessionSchema, threadSchema } from '@ft/core/session/sessionSchema';
+import { sessionSchema } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
-import { JOBS, MIX_LIST } from './mixList';
+import { JOBS, MIX_LIST, STEM_SOUNDS, STEMS } from './mixList';
 
 export const MIX_PLACE = { session: 'reel-1-mix', scene: 'mix' } as ScenePlace;
 
@@ -52,29 +53,41 @@ function withTracks(studio: Studio): Studio {
   return changed(studio, read.edits);
 }
 
-/** The sum comes back to the inputs of the print track. */
-const PRINT: readonly Thread[] = ['left', 'right'].map((side, i) =>
-  threadSchema.parse({
-    ...{ id: `print-${side}`, number: i + 1, purpose: 'print', performer: '', source: `Mix ${side}` },
-    ...{
-      from: `16-way-summing-mixer/out-${side}/1`,
-      inserts: [],
-      trackName: 'PRINT',
-      scenes: [MIX_PLACE.scene],
-    },
-    pins: { 'daw-input': `daw/input-${String(23 + i)}` },
-    ...(i === 1 && { link: { lead: 'print-left', place: 2 } }),
-  }),
-);
-
-function did(studio: Studio, deed: JobDeed): Studio {
+function worked(studio: Studio): WorkPlace {
   const found = findScene(studio, MIX_PLACE);
-  if (found === undefined) return studio;
+  if (found === undefined) throw new Error('the demo has no mix');
   const context = workedScene(studio.rig, found.session, found.scene, studio.floor);
-  const plan = jobDeed({ studio, place: MIX_PLACE, context }, deed);
+  return { studio, place: MIX_PLACE, context };
+}
+
+function did(studio: Studio, plan: ChannelPlan): Studio {
   const [refused] = plan.refused;
   if (refused !== undefined) throw new Error(`${refused.row}: ${refused.sentence}`);
   return changed(studio, plan.edits);
+}
+
+const withJob = (studio: Studio, text: string): Studio =>
+  did(studio, jobDeed(worked(studio), { does: 'add-job', text }));
+
+/** The stems in the school of two mono, and the sum back on the print track. */
+function withSum(studio: Studio): Studio {
+  const it = worked(studio);
+  const idOf = (name: string): TrackId => {
+    const track = it.context.session.tracks.find((each) => each.name === name);
+    if (track === undefined) throw new Error(`the mix of the demo has no ${name}`);
+    return track.id;
+  };
+  const wish = {
+    ...{ name: 'Reel sum', mixers: ['16-way-summing-mixer' as DeviceId], school: 'two mono, rest pairs' as const },
+    ...{ tracks: STEMS.map(idOf), print: idOf('PRINT') },
+  } as const;
+  const set = did(studio, sumDeed(it, { does: 'set-up-sum', wish }));
+  const [sum] = worked(set).context.session.sums;
+  const cells = Object.entries(STEM_SOUNDS).map(([name, text]) => ({
+    ...({ sum: sum?.id ?? ('' as SumId), track: idOf(name), field: 'sound', text } as const),
+  }));
+  const told = changed(set, sumCells(worked(set), cells).edits);
+  return did(told, sumDeed(worked(told), { does: 'place-anew', sum: sum?.id ?? ('' as SumId) }));
 }
 
 const DESK = 'split-console' as DeviceId;
@@ -96,6 +109,5 @@ function withPedalGain(studio: Studio): Studio {
 /** The demo with the mix of its first reel beside the recordings. */
 export function withMixdown(studio: Studio): Studio {
   const tracks = withTracks(changed(studio, [editAdd('session', {}, mixSession)]));
-  const printed = changed(tracks, addThreadsEdits(tracks, MIX_PLACE, PRINT));
-  return withPedalGain(JOBS.reduce((now, text) => did(now, { does: 'add-job', text }), printed));
+  return withPedalGain(JOBS.reduce(withJob, withSum(tracks)));
 }

@@ -54,6 +54,8 @@ export const RULE_IDS = [
   'gain-not-carried',
   'unit-wanted-twice',
   'pair-not-on-own-number',
+  'fader-far-from-unity',
+  'mono-sum-loss',
 ] as const;
 export type RuleId = (typeof RULE_IDS)[number];
 

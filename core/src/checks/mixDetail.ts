@@ -14,6 +14,11 @@ export type MixDetail =
         readonly commitS?: number;
       };
     }
+  | { readonly rule: 'fader-far-from-unity'; readonly figures: { readonly faderDb: number } }
+  | {
+      readonly rule: 'mono-sum-loss';
+      readonly figures: { readonly lossDb: number; readonly worstHz: number; readonly worstLossDb: number };
+    }
   | {
       readonly rule: 'pair-not-on-own-number';
       readonly figures: {

@@ -7,6 +7,7 @@ import { cueHeardTwice } from './rules/cueHeardTwice';
 import { cueLoad } from './rules/cueLoad';
 import { cuePostFader } from './rules/cuePostFader';
 import { deadEnd } from './rules/deadEnd';
+import { faderFarFromUnity } from './rules/faderFarFromUnity';
 import { feedbackLoop } from './rules/feedbackLoop';
 import { gainNotCarried } from './rules/gainNotCarried';
 import { goneFromRig } from './rules/goneFromRig';
@@ -20,6 +21,7 @@ import { loading } from './rules/loading';
 import { loudspeakerLevelIntoLine } from './rules/loudspeakerLevelIntoLine';
 import { lowIntoConverter } from './rules/lowIntoConverter';
 import { monitorsOpenWhilePatching } from './rules/monitorsOpenWhilePatching';
+import { monoSumLoss } from './rules/monoSumLoss';
 import { multOverload } from './rules/multOverload';
 import { noTalkback } from './rules/noTalkback';
 import { normalBroken } from './rules/normalBroken';
@@ -96,4 +98,6 @@ export const RULES: readonly Rule[] = [
   gainNotCarried,
   unitWantedTwice,
   pairNotOnOwnNumber,
+  faderFarFromUnity,
+  monoSumLoss,
 ];

@@ -40,6 +40,7 @@ const BESIDE: ReadonlySet<string> = new Set<keyof Session>([
   'cues',
   'playbackChecks',
   'jobs',
+  'sums',
   'mix',
   'takes',
   'readings',

@@ -99,6 +99,22 @@ export class ChainWishes {
     };
   }
 
+  /** A run of outputs of the host that is to be brought to some inputs, side by side. */
+  into(id: string, lanes: readonly number[]): ChannelWish {
+    return {
+      ...{ id, sides: lanes.length, returnCost: () => 0 },
+      sendCost: (first) => {
+        const costs = lanes.map((lane, i) => this.cost(first + i, lane, 'send'));
+        return costs.every((each) => each !== undefined)
+          ? Math.min(
+              99,
+              costs.reduce((a, b) => a + b, 0),
+            )
+          : undefined;
+      },
+    };
+  }
+
   private unitLane(id: StationId | undefined, end: 'send' | 'return'): number | undefined {
     const { graph } = this.context;
     const station = id === undefined ? undefined : graph.stations[graph.stationIndex.get(id) ?? -1];

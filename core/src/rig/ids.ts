@@ -21,6 +21,7 @@ export const performerIdSchema = plainId.brand<'PerformerId'>();
 export const cueIdSchema = plainId.brand<'CueId'>();
 export const playbackCheckIdSchema = plainId.brand<'PlaybackCheckId'>();
 export const jobIdSchema = plainId.brand<'JobId'>();
+export const sumIdSchema = plainId.brand<'SumId'>();
 
 /** `device/port/lane`, lanes counted from 1: "converter/line-in-a/3". */
 export const laneIdSchema = z
@@ -50,6 +51,7 @@ export type PerformerId = z.infer<typeof performerIdSchema>;
 export type CueId = z.infer<typeof cueIdSchema>;
 export type PlaybackCheckId = z.infer<typeof playbackCheckIdSchema>;
 export type JobId = z.infer<typeof jobIdSchema>;
+export type SumId = z.infer<typeof sumIdSchema>;
 export type LaneId = z.infer<typeof laneIdSchema>;
 export type StationId = z.infer<typeof stationIdSchema>;
 

@@ -20,6 +20,8 @@ export const MOST_ITEMS = {
   playbackChecks: 50,
   checkedChannels: 128,
   jobs: 500,
+  sums: 50,
+  stems: 256,
   tempoChanges: 500,
   readings: 10_000,
   consoleViews: 200,

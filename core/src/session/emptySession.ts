@@ -21,6 +21,7 @@ const USUAL: Omit<Session, 'id' | 'name'> = {
   cues: [],
   playbackChecks: [],
   jobs: [],
+  sums: [],
   readings: [],
   consoleViews: [],
   headroomDb: 6,
@@ -33,10 +34,11 @@ const USUAL: Omit<Session, 'id' | 'name'> = {
  */
 export function emptySession(id: SessionId, name: string, like?: Session): Session {
   if (like === undefined) return { id, name, ...USUAL };
-  const { threads, scenes, waivers, buses, tracks, performers, cues, playbackChecks, jobs, readings } = USUAL;
+  const { threads, scenes, waivers, buses, tracks, performers, cues, playbackChecks, jobs, sums, readings } =
+    USUAL;
   const { date: _date, goesLive: _live, archived: _away, template: _template, ...house } = like;
   return {
     ...{ ...house, id, name, threads, scenes, waivers, buses },
-    ...{ tracks, performers, cues, playbackChecks, jobs, readings },
+    ...{ tracks, performers, cues, playbackChecks, jobs, sums, readings },
   };
 }

@@ -15,6 +15,7 @@ import { rigProblems } from './rigProblems';
 import { sceneProblems } from './sceneProblems';
 import type { Session } from './sessionSchema';
 import type { Studio } from './studioSchema';
+import { sumProblems } from './sumProblems';
 import { threadProblems } from './threadProblems';
 
 function listProblems(lists: readonly FilledList[]): readonly Problem[] {
@@ -41,6 +42,7 @@ function sessionProblems(session: Session, path: Path): readonly Problem[] {
     ...cueProblems(session, path),
     ...playbackProblems(session, path),
     ...jobProblems(session, path),
+    ...sumProblems(session, path),
     ...session.scenes.flatMap((scene, i) => sceneProblems(scene, [...path, 'scenes', i], threads)),
   ];
 }

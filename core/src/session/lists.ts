@@ -17,6 +17,7 @@ import { jobSchema } from './jobSchema';
 import { performerSchema } from './performerSchema';
 import { playbackCheckSchema } from './playbackSchema';
 import { readingSchema } from './readingSchema';
+import { sumSchema } from './sumSchema';
 import { cordSchema, sceneSchema, sessionSchema, threadSchema, waiverSchema } from './sessionSchema';
 
 /** What a list is a part of. */
@@ -62,6 +63,7 @@ export const LISTS = {
     ...{ item: playbackCheckSchema, most: MOST_ITEMS.playbackChecks },
   },
   job: { in: 'session', key: 'jobs', item: jobSchema, most: MOST_ITEMS.jobs },
+  sum: { in: 'session', key: 'sums', item: sumSchema, most: MOST_ITEMS.sums },
   trackState: {
     ...{ in: 'scene', key: 'trackStates', item: trackStateSchema, most: MOST_ITEMS.tracks },
     isSeldom: true,

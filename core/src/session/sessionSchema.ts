@@ -30,6 +30,7 @@ import { consoleViewSchema } from './consoleViewSchema';
 import { cueSchema } from './cueSchema';
 import { jobSchema, mixSettingsSchema } from './jobSchema';
 import { playbackCheckSchema } from './playbackSchema';
+import { sumSchema } from './sumSchema';
 import { takeSettingsSchema } from './tempo';
 import { readingSchema } from './readingSchema';
 
@@ -173,6 +174,8 @@ export const sessionSchema = z.strictObject({
   /** Tracks that shall pass outboard. */
   jobs: z.array(jobSchema).max(MOST_ITEMS.jobs).default([]),
   mix: mixSettingsSchema.optional(),
+  /** Stems that are summed outside the host. */
+  sums: z.array(sumSchema).max(MOST_ITEMS.sums).default([]),
   /** The line-up sheet as it was last filled in. */
   readings: z.array(readingSchema).max(MOST_ITEMS.readings).default([]),
   /** Named views of consoles. */

@@ -38,6 +38,7 @@ const MENDED: readonly [RuleId, string][] = [
   ['cue-heard-twice', 'Keep it before the recorder in Narrator'],
   ['unit-wanted-twice', 'Leave NARR live and mark the others to commit'],
   ['pair-not-on-own-number', 'Bring slot 1 back on 1'],
+  ['fader-far-from-unity', 'Put the fader of VOX to unity, and the trim behind its inserts'],
 ];
 
 describe.each(MENDED)('a repair for %s', (id, label) => {

@@ -1,7 +1,7 @@
 import { jobCells } from '@ft/core/actions/mix/jobs/jobCells';
 import type { JobCell } from '@ft/core/actions/mix/jobs/jobCells';
 import { jobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
-import { removeTrackWithJobs } from '@ft/core/actions/mix/jobs/removeTrackWithJobs';
+import { removedTrackEdits } from '@ft/core/actions/mix/removedTrack';
 import type { WorkPlace } from '@ft/core/actions/workPlace';
 import { laneSum } from '@ft/core/levels/laneSum';
 import type { JobId } from '@ft/core/rig/ids';
@@ -276,7 +276,7 @@ describe('what else is done with jobs', () => {
 
   it('goes with its track', () => {
     const it = added(mixPlace(), 'NARR: opto');
-    const after = then(it, removeTrackWithJobs(it, stand(it, 1).track));
+    const after = then(it, removedTrackEdits(it, stand(it, 1).track));
     expect([after.context.session.jobs, after.context.session.threads]).toEqual([[], []]);
   });
 

@@ -1,6 +1,8 @@
 import type { Finding } from '../../checks/finding';
 import { contentions } from '../../mix/scarcity';
 import { listed } from '../../words/findings/speak';
+import { fadersToUnity } from '../mix/sums/faderToUnity';
+import { SettingUp } from '../settingUp';
 import { jobDeed } from '../mix/jobs/jobDeed';
 import { returnedOn } from '../mix/jobs/returnedOn';
 import type { Bench, Figures, Repair } from './repair';
@@ -16,6 +18,19 @@ export function commitFirst(bench: Bench, { live }: Figures<'unit-wanted-twice'>
     `Leave ${name} live and mark the others to commit${also}`,
     jobDeed(bench, { does: 'resolve' }).edits,
   );
+}
+
+/** The fader at unity, and a trim behind the inserts. */
+export function faderToUnity(
+  bench: Bench,
+  _figures: Figures<'fader-far-from-unity'>,
+  finding: Finding,
+): readonly Repair[] {
+  const track = bench.context.session.tracks.find(({ id }) => id === refOf(finding, 'track'));
+  if (track === undefined) return [];
+  const up = new SettingUp(bench);
+  fadersToUnity(up, [track.id]);
+  return single(`Put the fader of ${track.name} to unity, and the trim behind its inserts`, up.edits);
 }
 
 /** The return of a slot on the number it sends on. */

@@ -11,7 +11,7 @@ import type { ScenePlace } from '../../session/scenePlace';
 import { findScene } from '../../session/scenePlace';
 import { gainTo, overMax, powerTo, referenceTo } from './knobMends';
 import { cueDown, cuePre, onlyDirect, quietUnworn, talkToCue } from './cueMends';
-import { commitFirst, returnOnOwn } from './mixMends';
+import { commitFirst, faderToUnity, returnOnOwn } from './mixMends';
 import { carryGain, disarm } from './playbackMends';
 import { combOfInserts, turnPolarity } from './parallelPathMends';
 import type { Figures, Mend, Repair } from './repair';
@@ -50,6 +50,7 @@ const MENDS: Readonly<Partial<Record<RuleId, Mend>>> = {
   'gain-not-carried': carryGain,
   'unit-wanted-twice': commitFirst,
   'pair-not-on-own-number': returnOnOwn,
+  'fader-far-from-unity': faderToUnity,
 };
 
 /** Ready changes that mend a finding; none where no single one is safe. */

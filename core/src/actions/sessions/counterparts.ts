@@ -46,13 +46,14 @@ const devicesOfCue = ({ carrier, headphones }: Cue): readonly DeviceId[] => [
 /** Every device a session names, once. */
 export function devicesUsed(session: Session): ReadonlySet<DeviceId> {
   const { host, automatedConsole, performers, cues, readings, consoleViews, threads, scenes } = session;
-  const { playbackChecks, jobs } = session;
+  const { playbackChecks, jobs, sums } = session;
   return new Set([
     ...threads.flatMap(placesIn).map(deviceIdIn),
     ...scenes.flatMap(devicesIn),
     ...readings.map(({ id }) => deviceIdIn(id)),
     ...consoleViews.map(({ device }) => device),
     ...cues.flatMap(devicesOfCue),
+    ...sums.flatMap(({ mixers }) => mixers),
     ...jobs.flatMap(({ chain }) => chain.flat().map(deviceIdIn)),
     ...playbackChecks.flatMap((check) => [check.console, check.recorder]),
     ...performers.flatMap(({ headphones }) => headphones ?? []),

@@ -22,7 +22,8 @@ export interface LeftOut {
     | 'cue'
     | 'cue-headphones'
     | 'playback-check'
-    | 'job';
+    | 'job'
+    | 'sum';
   /** The line, scene or performer it is left out of; empty where it is the session itself. */
   readonly of: string;
   /** The device, place or cord of the other rig. */

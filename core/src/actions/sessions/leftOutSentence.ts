@@ -20,6 +20,7 @@ const WORDING: Readonly<Record<LeftOut['what'], (left: LeftOut) => string>> = {
   cue: ({ of, missing }) => `The cue ${of} is left out: there is no ${missing} here.`,
   'playback-check': ({ of, missing }) => `The playback check ${of} is left out: there is no ${missing} here.`,
   job: ({ of, missing }) => `The job of ${of} is left out: there is no ${missing} here.`,
+  sum: ({ of, missing }) => `The sum ${of} is left out: there is no ${missing} here.`,
   'cue-headphones': ({ of, missing }) => `The cue ${of} loses ${missing}.`,
   headphones: ({ of, missing }) => `${of} loses the headphones ${missing}.`,
 };

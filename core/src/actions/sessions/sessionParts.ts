@@ -90,6 +90,7 @@ export function withParts(session: Session, keeps: ReadonlySet<SessionPart>): Se
     ...session,
     scenes,
     ...{ buses, jobs },
+    sums: keeps.has('tracks') ? session.sums.map((sum) => inScenes(sum, scenes)) : [],
     tracks: keeps.has('tracks') ? session.tracks.map((track) => onBuses(track, there)) : [],
     threads: keeps.has('lines')
       ? session.threads.map((thread) => ofJobs(keptThread(thread, scenes, keeps.has('pins')), kept))

@@ -7,6 +7,7 @@ import type { Job } from '../../session/jobSchema';
 import type { PlaybackCheck } from '../../session/playbackSchema';
 import type { Session, Thread } from '../../session/sessionSchema';
 import type { Studio } from '../../session/studioSchema';
+import type { Sum } from '../../session/sumSchema';
 import type { CellReading } from '../../text/cellReading';
 import { refuse, value } from '../../text/cellReading';
 import type { Counterpart } from './counterparts';
@@ -105,6 +106,20 @@ function jobsOver(over: Crossing, session: Session): JobsOver {
   return { kept, known, tracks, left: jobs.flatMap(({ left }) => left) };
 }
 
+/** A sum is one of its mixers; without one of them there is none. */
+function sumsOver({ to, name }: Crossing, { sums }: Session): Crossed<Sum[]> {
+  const missing = sums.map(({ mixers }) => mixers.find((id) => !to.has(id)));
+  return {
+    kept: sums
+      .filter((_, i) => missing[i] === undefined)
+      .map((sum) => ({ ...sum, mixers: sum.mixers.flatMap((id) => to.get(id) ?? []) })),
+    left: sums.flatMap((sum, i) => {
+      const lost = missing[i];
+      return lost === undefined ? [] : [leftOut('sum', sum.name, name(lost))];
+    }),
+  };
+}
+
 /**
  * A session of another rig as it can be on this one, and all that cannot. Ids, numbers and names stay; nothing is
  * put in the place of what is missing.
@@ -120,7 +135,7 @@ export function sessionOver(
   const cues = session.cues.map((cue) => cueOver(over, cue));
   const checks = session.playbackChecks.map((check) => checkOver(over, check));
   const keptCues = cues.flatMap((each) => each.kept ?? []);
-  const jobs = jobsOver(over, session);
+  const [jobs, sums] = [jobsOver(over, session), sumsOver(over, session)];
   const kept = withoutLost(
     threads.flatMap((each) => each.kept ?? []),
     keptCues,
@@ -135,12 +150,12 @@ export function sessionOver(
       ...besides.kept,
       ...{ threads: kept, scenes: scenes.map((each) => each.kept) },
       performers: performers.map((each) => each.kept),
-      ...{ cues: keptCues, jobs: jobs.kept, tracks: jobs.tracks },
+      ...{ cues: keptCues, jobs: jobs.kept, tracks: jobs.tracks, sums: sums.kept },
       playbackChecks: checks.flatMap((each) => each.kept ?? []),
     },
     left: [
       ...[...threads].sort((a, b) => a.number - b.number),
-      ...[...scenes, ...performers, ...cues, ...checks, jobs, besides],
+      ...[...scenes, ...performers, ...cues, ...checks, jobs, sums, besides],
     ].flatMap((each) => each.left),
   };
 }

@@ -1,12 +1,19 @@
+import { formatDb, formatFrequency, formatGain } from '../../units/format';
 import { lengthText } from '../../typed/job/jobOptions';
 import { wantName } from '../mix/wantName';
+import { entityName } from '../naming';
 import type { Speak } from './speak';
 import { listed } from './speak';
+
+/** A loss that leaves nothing to hear. */
+const GONE_DB = 60;
 
 const run = (first: number, sides: number): string =>
   sides === 1 ? String(first) : `${String(first)}–${String(first + sides - 1)}`;
 
-export const MIX: Speak<'unit-wanted-twice' | 'pair-not-on-own-number'> = {
+export const MIX: Speak<
+  'unit-wanted-twice' | 'pair-not-on-own-number' | 'fader-far-from-unity' | 'mono-sum-loss'
+> = {
   'unit-wanted-twice': ({ units: wanted, first, live, commitS }, naming) => {
     const units = listed(wanted.map((want) => wantName(naming, want)));
     const [before, stays] = [first, live].map((ids) => ids.map((id) => naming.track(id))) as [
@@ -18,6 +25,19 @@ export const MIX: Speak<'unit-wanted-twice' | 'pair-not-on-own-number'> = {
     return {
       wrong: `${units} ${wanted.length === 1 ? 'is' : 'are'} wanted live by ${listed([...before, ...stays])} at once.`,
       remedy: `Commit ${listed(before)} first${order}${takes}, and leave ${listed(stays)} live; or give one of them another unit.`,
+    };
+  },
+  'fader-far-from-unity': ({ faderDb }, naming, finding) => ({
+    wrong: `The fader of ${naming.track(finding.at[0]?.id ?? '')} stands at ${formatGain(faderDb)} dB, where a tenth of a dB cannot be set.`,
+    remedy: 'Put it to unity, and what it did into a trim behind the inserts.',
+  }),
+  'mono-sum-loss': ({ lossDb, worstHz, worstLossDb }, naming, finding) => {
+    const [track, sound] = finding.at;
+    const whose = sound === undefined ? '' : entityName(naming, sound);
+    const worst = worstLossDb > GONE_DB ? 'all of it' : formatDb(worstLossDb);
+    return {
+      wrong: `Summed to mono, ${whose} on ${naming.track(track?.id ?? '')} loses ${lossDb > GONE_DB ? 'all of itself' : `${formatDb(lossDb)} on average`}, and ${worst} at ${formatFrequency(worstHz)}.`,
+      remedy: 'Turn the polarity of one side, bring both back in time, or keep one side.',
     };
   },
   'pair-not-on-own-number': ({ slot, send, return: back, sides }, naming, finding) => {

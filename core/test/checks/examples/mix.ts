@@ -40,7 +40,47 @@ const crossed = (records: boolean): Parts =>
     },
   });
 
-export const MIX_EXAMPLES: Examples<'unit-wanted-twice' | 'pair-not-on-own-number'> = {
+/** A stem of a sum far down its fader, or just not. */
+const stem = (faderDb: number): Parts =>
+  mixStudio({
+    tracks: [track('vox', { name: 'VOX', faderDb, outputs: [{ to: 'host', first: 1 }] })],
+    session: {
+      sums: [
+        {
+          ...{ id: 'sum', name: 'Sum', mixers: ['converter'], school: 'all pairs', scenes: ['scene'] },
+          stems: [{ track: 'vox', sound: 'lead' }],
+        },
+      ] as never,
+    },
+  });
+
+/** What one output plays comes back on both sides over a re-amp box, its isolated output upside down or not. */
+const reamped = (isInverted: boolean): Parts =>
+  mixStudio({
+    units: [],
+    isWired: true,
+    tracks: [
+      track('dry', { name: 'DRY', outputs: [{ to: 'host', first: 1 }] }),
+      track('wide', {
+        ...{ number: 2, name: 'WIDE', width: 2, kind: 'aux', input: { from: 'host', first: 1 } },
+      }),
+    ],
+    more: {
+      devices: [{ id: 'reamp', name: 'Re-amp box', type: 'reampBox', params: {} }],
+      wires: [
+        ['converter/line-out-1/1', 'reamp/in-1/1'],
+        ['reamp/direct-1/1', 'converter/line-in-1/1'],
+        ['reamp/isolated-1/1', 'converter/line-in-1/2'],
+      ],
+      settings: { 'reamp/invert/1': isInverted },
+    },
+  });
+
+export const MIX_EXAMPLES: Examples<
+  'unit-wanted-twice' | 'pair-not-on-own-number' | 'fader-far-from-unity' | 'mono-sum-loss'
+> = {
+  'fader-far-from-unity': { trips: stem(-23), nearMiss: stem(-20), at: ['track:vox'] },
+  'mono-sum-loss': { trips: reamped(true), nearMiss: reamped(false), at: ['track:wide', 'track:dry'] },
   'unit-wanted-twice': {
     trips: wanted('live'),
     nearMiss: wanted('to commit'),

@@ -69,6 +69,7 @@ export const STAGES = [
     parts: [
       { path: 'tracks', name: 'Tracks', shows: ['track'] },
       { path: 'inserts', name: 'Inserts', shows: ['track', 'thread', 'station'] },
+      { path: 'summing', name: 'Summing', shows: ['track', 'thread', 'station'] },
       { path: 'consoles', name: 'Consoles', shows: ANYTHING_WIRED },
     ],
   },

@@ -25,6 +25,7 @@ const PAGES: Readonly<Record<PartAddress, Page>> = {
   'track/takes': () => import('../stages/takes/takes-page').then((m) => m.TakesPage),
   'mix/consoles': consoles,
   'mix/inserts': () => import('../stages/mix/inserts/inserts-page').then((m) => m.InsertsPage),
+  'mix/summing': () => import('../stages/mix/summing/summing-page').then((m) => m.SummingPage),
   'mix/tracks': () => import('../stages/mix/tracks/tracks-page').then((m) => m.TracksPage),
   bay: () => import('../at-the-bay/bay/bay-page').then((m) => m.BayPage),
   'patch-list': () => import('../at-the-bay/patch-list/patch-list-page').then((m) => m.PatchListPage),

@@ -3,12 +3,13 @@ import type { Remote } from 'comlink';
 import type { ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
 import type { CueDeed } from '@ft/core/actions/cues/cueDeed';
 import type { JobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
+import type { SumDeed } from '@ft/core/actions/mix/sums/sumDeed';
 import type { PlaybackDeed } from '@ft/core/actions/playback/playbackDeed';
 import { Changes } from '../state/changes';
 import type { PlannerApi } from '../workers/planner-api';
 
 /** What a page does in one step once it was looked at. */
-export type Deed = CueDeed | JobDeed | PlaybackDeed;
+export type Deed = CueDeed | JobDeed | PlaybackDeed | SumDeed;
 
 /** Works deeds of a page out, and makes them; a page provides its own. */
 export abstract class Deeds<D extends Deed = Deed> {

@@ -46,6 +46,8 @@ import type { RigAnswers } from './rig-answers';
 import { createRigAnswers } from './rig-answers';
 import type { SceneAnswers } from './scene-answers';
 import { createSceneAnswers } from './scene-answers';
+import type { SumAnswers } from './sum-answers';
+import { createSumAnswers } from './sum-answers';
 import type { TrackAnswers } from './track-answers';
 import { createTrackAnswers } from './track-answers';
 
@@ -80,6 +82,7 @@ export interface PlannerApi
     PlaybackAnswers,
     RigAnswers,
     SceneAnswers,
+    SumAnswers,
     TrackAnswers {
   /** Takes a scene in and works out its levels; everything else asked is about this scene. */
   prepare(sent: SentStudio, place: ScenePlace): void;
@@ -130,6 +133,7 @@ export function createPlanner(): PlannerApi {
     ...createPlaybackAnswers(there),
     ...createRigAnswers(there),
     ...createSceneAnswers(there),
+    ...createSumAnswers(there),
     ...createTrackAnswers(there),
     prepare(sent, place) {
       rig = sent.rig ?? rig;

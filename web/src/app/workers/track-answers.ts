@@ -4,7 +4,7 @@ import { readTracksCsv, tracksCsv } from '@ft/core/formats/csv/tracksCsv';
 import type { CellsEdits } from '@ft/core/actions/cellsEdits';
 import type { TrackCell } from '@ft/core/actions/mix/trackCellsEdits';
 import { trackCellsEdits } from '@ft/core/actions/mix/trackCellsEdits';
-import { removeTrackWithJobs } from '@ft/core/actions/mix/jobs/removeTrackWithJobs';
+import { removedTrackEdits } from '@ft/core/actions/mix/removedTrack';
 import { hostEdits, removeBusEdits, templateEdits } from '@ft/core/actions/mix/trackEdits';
 import type { TrackRow } from '@ft/core/views/mix/trackView';
 import { trackRows } from '@ft/core/views/mix/trackView';
@@ -32,7 +32,7 @@ export function createTrackAnswers(there: () => WorkerState): TrackAnswers {
     trackRows: () => trackRows(there().context),
     trackCells: (cells) => trackCellsEdits(there().studio, session().id, cells),
     templateTracks: (template) => [...withHost(), ...templateEdits(session(), template)],
-    removeTrack: (track) => removeTrackWithJobs(there(), track),
+    removeTrack: (track) => removedTrackEdits(there(), track),
     removeBus: (bus) => removeBusEdits(session(), bus),
     readTracks(text) {
       const read = readTracksCsv(text, session());

@@ -1,0 +1,37 @@
+import type { SummingView } from '../../views/mix/summingView';
+import { writeCsv } from './csvTable';
+
+const TITLES = [
+  ...['Sum', 'Stem', 'Sound', 'Place', 'Why', 'Next best', 'Output', 'Converter', 'Level', 'Room', 'Gain dB'],
+  ...['Mono', 'Boost', 'Share', 'Under the sum', 'Fader dB', 'Offset samples', 'Note'],
+];
+
+/** The summing sheet as CSV, one line a stem. */
+export const summingCsv = ({ sums }: SummingView): string =>
+  writeCsv(
+    TITLES,
+    sums.flatMap(({ name, rows }) =>
+      rows.map((row) => [
+        ...[
+          name,
+          row.name,
+          row.sound,
+          row.place,
+          row.reason,
+          row.nextBest,
+          row.output,
+          row.converter,
+          row.level,
+        ],
+        ...[
+          row.room,
+          row.gain,
+          row.isMono ? 'on' : 'off',
+          row.isBoosted ? 'on' : 'off',
+          row.share,
+          row.underSum,
+        ],
+        ...[row.fader, row.offset, row.trouble],
+      ]),
+    ),
+  );
