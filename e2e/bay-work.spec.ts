@@ -91,8 +91,8 @@ test('a scene is branched, changed and compared with the one it follows', async 
   await expect(cell).not.toContainText('✓');
   await page.getByRole('tab', { name: 'Compare' }).click();
   const sides = page.locator('.sides select');
-  await sides.nth(0).selectOption({ label: 'Tracking' });
-  await sides.nth(1).selectOption({ label: 'Harp overdub' });
+  await sides.nth(0).selectOption({ label: 'Tracking · The Lamplighter’s Ledger' });
+  await sides.nth(1).selectOption({ label: 'Harp overdub · The Lamplighter’s Ledger' });
   await expect(page.getByText('1 Imke Tarrow, Narrator is left out.')).toBeVisible();
   await sides.nth(0).selectOption({ label: 'What is on the floor' });
   await expect(page.getByRole('heading', { name: 'From On the floor to Harp overdub' })).toBeVisible();

@@ -46,3 +46,49 @@ export const insertsOutputSchema = z.object({
   ),
 });
 export type InsertsOutput = z.infer<typeof insertsOutputSchema>;
+
+/** `ft summing --json`. */
+export const summingOutputSchema = z.object({
+  format: z.literal('faithful-thread-summing/1'),
+  studio: z.string(),
+  session: z.string(),
+  scene: z.string(),
+  sums: z.array(
+    z.object({
+      name: z.string(),
+      mixers: z.array(z.string()),
+      school: z.string(),
+      inputs: z.number(),
+      free: z.string(),
+      print: z.string(),
+      points: z
+        .number()
+        .describe('what all places are worth together, were they given anew; typed ones left out'),
+      isProven: z.boolean().describe('no sharing out is worth more'),
+      places: z.array(
+        z.object({
+          stem: z.string(),
+          sound: z.string(),
+          inputs: z.string().describe('counted through all mixers; empty where it has none'),
+          isTyped: z.boolean(),
+          points: z.number().optional().describe('of the place it would have, were all given anew'),
+          because: z.string(),
+          nextBest: z.string(),
+          output: z.string(),
+          converter: z.string(),
+          level: z.string(),
+          room: z.string(),
+          isMono: z.boolean(),
+          isBoosted: z.boolean(),
+          share: z.string().describe('of the energy of the sum, with whoever shares the place'),
+          underSum: z.string(),
+          faderDb: z.string(),
+          offsetSamples: z.string(),
+          trouble: z.string(),
+        }),
+      ),
+      remarks: z.array(z.string()),
+    }),
+  ),
+});
+export type SummingOutput = z.infer<typeof summingOutputSchema>;

@@ -78,7 +78,11 @@ function withSum(studio: Studio): Studio {
     return track.id;
   };
   const wish = {
-    ...{ name: 'Reel sum', mixers: ['16-way-summing-mixer' as DeviceId], school: 'two mono, rest pairs' as const },
+    ...{
+      name: 'Reel sum',
+      mixers: ['16-way-summing-mixer' as DeviceId],
+      school: 'two mono, rest pairs' as const,
+    },
     ...{ tracks: STEMS.map(idOf), print: idOf('PRINT') },
   } as const;
   const set = did(studio, sumDeed(it, { does: 'set-up-sum', wish }));

@@ -20,7 +20,7 @@ import {
   sessionsOutputSchema,
   traceOutputSchema,
 } from '@ft/contract/cliOutput';
-import { insertsOutputSchema } from '@ft/contract/cliMix';
+import { insertsOutputSchema, summingOutputSchema } from '@ft/contract/cliMix';
 import { playbackOutputSchema } from '@ft/contract/cliTrack';
 import { readBundle, writeBundle } from '@ft/core/formats/bundle';
 import type { Studio } from '@ft/core/session/studioSchema';
@@ -529,7 +529,7 @@ describe('ft inserts', () => {
     );
     const names = run(...call, '--names').out.split(/\r?\n/);
     expect(names).toContain('Output,1,to Valve equaliser A,24×24 converter line out 1,on');
-    expect(names).toContain('Input,23,Mix left,24×24 converter line in 23,on');
+    expect(names).toContain('Input,23,Reel sum left,24×24 converter line in 23,on');
     expect(names).toContain('Output,8,,24×24 converter line out 8,off');
     expect(names).toContain('Insert,3–4,Bus compressor,on DX,on');
   });
@@ -546,6 +546,36 @@ describe('ft inserts', () => {
 
   it('says of a session without jobs that there are none', () => {
     expect(run('inserts', fileOf(demo)).out).toContain('There are no jobs in this session.');
+  });
+});
+
+describe('ft summing', () => {
+  const call = [
+    'summing',
+    fileOf(wholeDemo(), 'summing'),
+    '--session',
+    'The Lamplighter’s Ledger, reel 1 mix',
+  ] as const;
+
+  it('prints who stands where and why, what would be next best, and who takes how much', () => {
+    const { code, out } = run(...call);
+    expect(code).toBe(0);
+    expect(out).toContain('Reel sum · 16-way summing mixer · two mono, rest pairs · 16 inputs, free: none');
+    expect(out).toMatch(
+      / {2}1 DRUM \(hit\): hits hardest: alone, and first, on a mono input · next best .* · output 9 · /,
+    );
+    expect(out).toContain('15–16 HALL (effects): effects: at the end, beside PLATE');
+  });
+
+  it('gives JSON of its published shape, with the total, and a table', () => {
+    const told = summingOutputSchema.parse(json(run(...call, '--json')));
+    expect(told.sums[0]).toMatchObject({ school: 'two mono, rest pairs', isProven: true, remarks: [] });
+    expect(told.sums[0]!.places.map(({ stem, inputs }) => `${stem} ${inputs}`)).toContain('BCL 2');
+    expect(run(...call, '--csv').out).toMatch(/^Sum,Stem,Sound,Place,Why,Next best,Output,/);
+  });
+
+  it('says of a scene without sums that there are none', () => {
+    expect(run('summing', fileOf(demo)).out).toContain('There are no sums in this scene.');
   });
 });
 

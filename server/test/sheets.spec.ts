@@ -155,6 +155,9 @@ describe('the insert sheet and the name list', () => {
         'nothing bounces offline',
       ])
         expect(sheet).toContain(part);
+      const sum = await text('summing.pdf');
+      for (const part of ['Mix · Summing sheet', 'two mono, rest pairs', 'hits hardest', '15–16'])
+        expect(sum).toContain(part);
       const names = await text('names.pdf');
       for (const part of ['Mix · Name list', 'to Valve equaliser A', 'switch off'])
         expect(names).toContain(part);
@@ -164,6 +167,7 @@ describe('the insert sheet and the name list', () => {
   it('come as tables', async () => {
     const { text } = await program.api.get(at('inserts.csv')).expect(200).expect('content-type', /csv/);
     expect(text).toContain('Valve equaliser A > Opto compressor > Passive equaliser A');
+    expect((await program.api.get(at('summing.csv')).expect(200)).text).toContain('Reel sum,DRUM,hit,1');
     expect((await program.api.get(at('names.csv')).expect(200)).text).toContain(
       'Output,1,to Valve equaliser A',
     );

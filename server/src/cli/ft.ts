@@ -15,11 +15,12 @@ import { playback } from './playback';
 import { route } from './route';
 import { sessions } from './sessions';
 import { readSessionsRequest } from './sessionsRequest';
+import { summing } from './summing';
 import { trace } from './trace';
 import { USAGE } from './usage';
 
 const RUN: Record<CommandName, (request: CliRequest) => Answer> = {
-  ...{ check, trace, levels, route, channels, cues, playback, inserts },
+  ...{ check, trace, levels, route, channels, cues, playback, inserts, summing },
 };
 
 type Say = (text: string) => void;

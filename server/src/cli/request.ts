@@ -16,6 +16,7 @@ export const COMMANDS = [
   'cues',
   'playback',
   'inserts',
+  'summing',
 ] as const;
 export type CommandName = (typeof COMMANDS)[number];
 

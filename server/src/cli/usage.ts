@@ -8,6 +8,7 @@ ft cues FILE                               who hears what, at which level, on wh
 ft playback FILE [--check]                 playback checks: count, tap, order, switches, who plays back
 ft inserts FILE [--csv | --names]           jobs through outboard: units, channels, trims, conflicts; --names what the
                                            host's inputs and outputs are called
+ft summing FILE [--csv]                    who stands where in a sum, why, what would be next best, who takes how much
 ft log ARCHIVE [--csv | --labels]          the take log of a session, as text, table or label file
 ft sessions FILE                           sessions and templates, with date, findings and what is on the floor
 ft sessions FILE DEED NAME [--out FILE]    what DEED makes of them; without --out nothing is written:

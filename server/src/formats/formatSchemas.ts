@@ -8,7 +8,7 @@ import {
   sessionsOutputSchema,
   traceOutputSchema,
 } from '@ft/contract/cliOutput';
-import { insertsOutputSchema } from '@ft/contract/cliMix';
+import { insertsOutputSchema, summingOutputSchema } from '@ft/contract/cliMix';
 import { logOutputSchema, playbackOutputSchema } from '@ft/contract/cliTrack';
 import { bundleSchema } from '@ft/core/formats/bundle';
 import { CATALOGUE } from '@ft/core/rig/catalogue/catalogue';
@@ -36,6 +36,7 @@ export const formatSchemas = (): readonly (readonly [string, JsonSchema])[] => [
   ['trace', ofOutput('ft trace --json, faithful-thread-trace/1', traceOutputSchema)],
   ['playback', ofOutput('ft playback --json, faithful-thread-playback/1', playbackOutputSchema)],
   ['inserts', ofOutput('ft inserts --json, faithful-thread-inserts/1', insertsOutputSchema)],
+  ['summing', ofOutput('ft summing --json, faithful-thread-summing/1', summingOutputSchema)],
   ['log', ofOutput('ft log --json, faithful-thread-log/1', logOutputSchema)],
   ['cues', ofOutput('ft cues --json, faithful-thread-cues/1', cuesOutputSchema)],
   ['channels', ofOutput('ft channels --json, faithful-thread-channels/1', channelsOutputSchema)],

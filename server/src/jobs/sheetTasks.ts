@@ -1,6 +1,8 @@
 import { patchListCsv } from '@ft/core/formats/patchListCsv';
 import { insertsCsv } from '@ft/core/formats/csv/insertsCsv';
 import { nameListCsv } from '@ft/core/formats/csv/nameListCsv';
+import { summingCsv } from '@ft/core/formats/csv/summingCsv';
+import { summingView } from '@ft/core/views/mix/summingView';
 import { insertsView } from '@ft/core/views/mix/insertsView';
 import { nameList } from '@ft/core/views/mix/nameList';
 import { lineUpSheet } from '@ft/core/views/levels/lineUpSheet';
@@ -111,6 +113,20 @@ export async function namesPdfTask(input: SheetInput, tell: Tell): Promise<Uint8
 export function namesCsvTask(input: SheetInput, tell: Tell): string | undefined {
   const sheet = sheetOf(input, tell);
   return sheet && nameListCsv(nameList(sheet.context));
+}
+
+/** The summing sheet on paper. */
+export async function summingPdfTask(input: SheetInput, tell: Tell): Promise<Uint8Array | undefined> {
+  const sheet = sheetOf(input, tell);
+  if (sheet === undefined) return undefined;
+  const { summingPdf } = await import('../sheets/summingPdf');
+  return summingPdf({ ...sheet.head, view: summingView(sheet.context) });
+}
+
+/** The summing sheet as CSV. */
+export function summingCsvTask(input: SheetInput, tell: Tell): string | undefined {
+  const sheet = sheetOf(input, tell);
+  return sheet && summingCsv(summingView(sheet.context));
 }
 
 /** The line-up sheet on paper. */

@@ -16,6 +16,8 @@ import {
   namesPdfTask,
   patchListCsvTask,
   patchListPdfTask,
+  summingCsvTask,
+  summingPdfTask,
   takesPdfTask,
 } from './sheetTasks';
 
@@ -39,6 +41,8 @@ export const TASKS = {
   insertsPdf: insertsPdfTask,
   namesCsv: namesCsvTask,
   namesPdf: namesPdfTask,
+  summingCsv: summingCsvTask,
+  summingPdf: summingPdfTask,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

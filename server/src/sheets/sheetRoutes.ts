@@ -17,6 +17,8 @@ const SHEETS = {
   'inserts.pdf': { task: 'insertsPdf', type: 'application/pdf' },
   'names.csv': { task: 'namesCsv', type: 'text/csv; charset=utf-8' },
   'names.pdf': { task: 'namesPdf', type: 'application/pdf' },
+  'summing.csv': { task: 'summingCsv', type: 'text/csv; charset=utf-8' },
+  'summing.pdf': { task: 'summingPdf', type: 'application/pdf' },
   'line-up.pdf': { task: 'lineUpPdf', type: 'application/pdf' },
   'takes.pdf': { task: 'takesPdf', type: 'application/pdf' },
 } as const;

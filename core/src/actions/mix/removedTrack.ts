@@ -3,7 +3,7 @@ import { editRemove } from '../../edits/make';
 import type { Track } from '../../session/daw/trackSchema';
 import { SettingUp } from '../settingUp';
 import type { WorkPlace } from '../workPlace';
-import { sumNamed } from './sums/placeStems';
+import { sumNamed } from './sums/sharePlaces';
 import { setPrint } from './sums/printReturn';
 import { removeStem } from './sums/sumDeed';
 import { removeTrackEdits } from './trackEdits';

@@ -1,60 +1,17 @@
-import { laneSum } from '../../levels/laneSum';
-import { maxLevel } from '../../levels/maxLevel';
-import { hostChannels } from '../../mix/hostChannels';
 import { placeReasons } from '../../mix/sum/placeReasons';
-import type { InputShare } from '../../mix/sum/shares';
-import { sharesOf, TOO_MUCH } from '../../mix/sum/shares';
-import type { SumInput } from '../../mix/sum/sumInputs';
-import { canSum, sumInputs, sumOutputs, unlinkedMixers } from '../../mix/sum/sumInputs';
+import { sharesOf } from '../../mix/sum/shares';
+import { canSum, sumInputs, sumOutputs } from '../../mix/sum/sumInputs';
 import type { StemStand } from '../../mix/sum/sumStand';
 import { stemStands, sumsIn } from '../../mix/sum/sumStand';
-import { knobReader } from '../../rig/buildDevice';
-import type { DeviceId, SumId, ThreadId, TrackId } from '../../rig/ids';
+import type { DeviceId, SumId, TrackId } from '../../rig/ids';
 import type { WorkedScene } from '../../scene/workedScene';
 import { byNumber } from '../../session/byNumber';
-import type { School, Sound, Sum } from '../../session/sumSchema';
+import type { School, Sum } from '../../session/sumSchema';
 import { rangesText } from '../../text/rangesText';
 import { inputsText } from '../../typed/sum/placeText';
-import { levelText } from '../../typed/track/faderText';
-import { formatDb, formatGain, formatLevel, formatSamples } from '../../units/format';
-import { listed } from '../../words/findings/speak';
-import { nextBestText, placeReasonText } from '../../words/mix/placeSentence';
-
-/** One line of the summing sheet. */
-export interface StemRow {
-  readonly track: TrackId;
-  readonly name: string;
-  readonly sides: number;
-  readonly sound: Sound;
-  readonly place: string;
-  readonly isTyped: boolean;
-  readonly reason: string;
-  readonly nextBest: string;
-  readonly points?: number;
-  /** Numbers of the host, and the converter outputs behind them. */
-  readonly output: string;
-  readonly converter: string;
-  /** At the hardest driven of its inputs. */
-  readonly level: string;
-  readonly room: string;
-  readonly isOver: boolean;
-  /** The mixer's own gain there, its mono switch and its boost. */
-  readonly gain: string;
-  readonly isMono: boolean;
-  readonly isBoosted: boolean;
-  /** Of the energy of the sum, with whoever shares the place. */
-  readonly share: string;
-  readonly underSum: string;
-  readonly without: string;
-  readonly isTooMuch: boolean;
-  readonly fader: string;
-  /** How far the fader lies from unity, dB. */
-  readonly faderOffDb: number;
-  /** From the output of the host to the inputs of the print track, samples. */
-  readonly offset: string;
-  readonly trouble: string;
-  readonly thread?: ThreadId;
-}
+import type { StemRow } from './stemRow';
+import { stemRow } from './stemRow';
+import { remarksOf } from './sumRemarks';
 
 /** A sum, worked out. */
 export interface SumView {
@@ -85,73 +42,6 @@ export interface SummingView {
   }[];
 }
 
-/** How hard the hardest driven of some inputs is driven. */
-function drive(
-  { graph, field }: WorkedScene,
-  inputs: readonly SumInput[],
-): Pick<StemRow, 'level' | 'room' | 'isOver'> {
-  const each = inputs.flatMap(({ lane }) => {
-    const { nominal, peak } = laneSum(field, lane);
-    const at = graph.lanes[lane];
-    const max = at && maxLevel(at);
-    return nominal === undefined
-      ? []
-      : [{ nominal, room: peak === undefined || max === undefined ? undefined : max - peak }];
-  });
-  const [hardest] = [...each].sort((a, b) => b.nominal - a.nominal);
-  if (hardest === undefined) return { level: '', room: '', isOver: false };
-  const { nominal, room } = hardest;
-  return {
-    level: formatLevel(nominal, 'dBu'),
-    room: room === undefined ? '' : formatDb(room),
-    isOver: room !== undefined && room < 0,
-  };
-}
-
-function knobsOf(
-  context: WorkedScene,
-  inputs: readonly SumInput[],
-): Pick<StemRow, 'gain' | 'isMono' | 'isBoosted'> {
-  const [first] = inputs;
-  const device = first && context.devices.get(first.device);
-  if (first?.station === undefined || device === undefined)
-    return { gain: '', isMono: false, isBoosted: false };
-  const read = knobReader(device, context.scene.settings);
-  const has = (setting: string): boolean => first.station?.settings.includes(setting) === true;
-  return {
-    gain: has('inputGainDb') ? formatGain(Number(read('inputGainDb', first.channel))) : '',
-    isMono: has('mono') && read('mono', first.channel) === true,
-    isBoosted: has('boost') && inputs.some(({ channel }) => read('boost', channel) === true),
-  };
-}
-
-function shareTexts(
-  own: readonly InputShare[],
-): Pick<StemRow, 'share' | 'underSum' | 'without' | 'isTooMuch'> {
-  const share = own.reduce((sum, each) => sum + each.share, 0);
-  if (own.length === 0) return { share: '', underSum: '', without: '', isTooMuch: false };
-  return {
-    share: `${(share * 100).toFixed(1)} %`,
-    underSum: formatDb(10 * Math.log10(share)),
-    without: share > 0.999_999 ? 'all of it' : formatDb(-10 * Math.log10(1 - share)),
-    isTooMuch: share > TOO_MUCH,
-  };
-}
-
-/** Samples from an output of the host over the sum to where it is printed; undefined where it does not come there. */
-function offsetOf(
-  { threads }: WorkedScene,
-  { lines }: StemStand,
-  printed: number | undefined,
-): number | undefined {
-  const [line] = lines;
-  if (line?.complete !== true || printed === undefined) return undefined;
-  const own = threads.find(({ thread }) => thread.id === line.thread.id);
-  return own === undefined
-    ? undefined
-    : own.path.reduce((sum, { delaySamples }) => sum + delaySamples, 0) + printed;
-}
-
 /** From the outputs of the sum to the host. */
 function printedSamples(context: WorkedScene, sum: Sum): number | undefined {
   const outs = new Set(sumOutputs(context, sum));
@@ -159,26 +49,6 @@ function printedSamples(context: WorkedScene, sum: Sum): number | undefined {
     ({ thread, start, complete }) => thread.purpose === 'print' && outs.has(start) && complete,
   );
   return line?.path.reduce((total, { delaySamples }) => total + delaySamples, 0);
-}
-
-function troubleOf(stand: StemStand): string {
-  const { stem, track, outputs, inputs, lines } = stand;
-  if (stem.inputs === undefined) return 'has no place: place it, or say where';
-  if (inputs.length !== stem.inputs.length) return `the mixers have no input ${inputsText(stem.inputs)}`;
-  if (outputs.length !== inputs.length)
-    return `${track.name} goes to ${outputs.length === 0 ? 'no output' : 'another number of outputs'}: place it again`;
-  if (lines.length < inputs.length) return 'no line brings it there: place it again';
-  return lines.every(({ complete }) => complete) ? '' : 'its line does not run: look at its strip';
-}
-
-function converterText(context: WorkedScene, outputs: readonly number[]): string {
-  const channels = hostChannels(context);
-  const names = outputs.flatMap((number) => {
-    const end = channels.find((each) => each.number === number)?.dacs.find(({ turns }) => !turns);
-    return context.graph.lanes[end?.lane ?? -1]?.name ?? [];
-  });
-  const [first, last] = [names[0] ?? '', names.at(-1) ?? ''];
-  return names.length < 2 ? first : `${first}–${/\d+$/.exec(last)?.[0] ?? last}`;
 }
 
 function sumView(context: WorkedScene, sum: Sum): SumView {
@@ -191,26 +61,9 @@ function sumView(context: WorkedScene, sum: Sum): SumView {
   const inputs = sumInputs(context, sum);
   const taken = new Set(sum.stems.flatMap(({ inputs: own }) => own ?? []));
   const byPlace = ({ stem }: StemStand): number => stem.inputs?.[0] ?? Infinity;
-  const inOrder = [...stands].sort((a, b) => byPlace(a) - byPlace(b));
-  const rows = inOrder.map((stand): StemRow => {
-    const { stem, track, outputs, lines } = stand;
-    const reason = reasons.stems.find((each) => each.track === track.id);
-    const offset = offsetOf(context, stand, printed);
-    return {
-      ...{ track: track.id, name: track.name, sides: track.width, sound: stem.sound },
-      ...{ place: inputsText(stem.inputs ?? []), isTyped: stem.isTyped === true },
-      reason: placeReasonText(stem, reason, nameOf),
-      nextBest: reason === undefined ? '' : nextBestText(reason, nameOf),
-      ...(reason?.points !== undefined && { points: reason.points }),
-      ...{ output: inputsText(outputs), converter: converterText(context, outputs) },
-      ...drive(context, stand.inputs),
-      ...knobsOf(context, stand.inputs),
-      ...shareTexts(shares.filter(({ input }) => stem.inputs?.includes(input) === true)),
-      ...{ fader: levelText(track.faderDb), faderOffDb: track.faderDb, trouble: troubleOf(stand) },
-      offset: offset === undefined ? '' : formatSamples(offset),
-      ...(lines[0] && { thread: lines[0].thread.id }),
-    };
-  });
+  const rows = [...stands]
+    .sort((a, b) => byPlace(a) - byPlace(b))
+    .map((stand) => stemRow(context, stand, { reasons, shares, printed }));
   return {
     ...{ id: sum.id, name: sum.name, school: sum.school, rows },
     mixers: sum.mixers.map((id) => devices.get(id)?.name ?? id),
@@ -221,41 +74,6 @@ function sumView(context: WorkedScene, sum: Sum): SumView {
     print: sum.print === undefined ? '' : nameOf(sum.print),
     remarks: remarksOf(context, sum, rows, printed),
   };
-}
-
-function remarksOf(
-  context: WorkedScene,
-  sum: Sum,
-  rows: readonly StemRow[],
-  printed: number | undefined,
-): readonly string[] {
-  const { devices, session } = context;
-  const name = (id: DeviceId): string => devices.get(id)?.name ?? id;
-  const gone = sum.mixers.filter((id) => !devices.has(id));
-  const most = rows.find(({ isTooMuch }) => isTooMuch);
-  const boosted = rows.filter(({ isBoosted }) => isBoosted).map((row) => row.name);
-  const print = session.tracks.find(({ id }) => id === sum.print)?.name;
-  return [
-    ...gone.map((id) => `${id} is not in the rig any more. Set the sum up on another mixer.`),
-    ...unlinkedMixers(context, sum).map(
-      (id) =>
-        `${name(id)} does not hand its bus on to ${name(sum.mixers[0] ?? id)}: wire expansion out to expansion in.`,
-    ),
-    ...(most === undefined
-      ? []
-      : [
-          `${most.name} takes ${most.share} of the sum: everything else lives in what it leaves. Take it down ${most.without} worth of headroom, or give it less.`,
-        ]),
-    ...(boosted.length === 0
-      ? []
-      : [
-          `Boost is in on ${listed(boosted)}: the last resort. Set the level earlier, where it costs no noise.`,
-        ]),
-    ...(print === undefined ? ['Nothing records the sum: say which track prints it.'] : []),
-    ...(print !== undefined && printed === undefined
-      ? [`The sum does not come back to ${print} in this scene.`]
-      : []),
-  ];
 }
 
 /** Every sum of a scene: who stands where and why, how hard it is driven, who takes how much, and what comes back. */

@@ -17,7 +17,7 @@ function missingLines(up: SettingUp, sum: Sum, first: number): readonly Thread[]
   const { context } = up.it;
   const host = hostOf(context.rig.devices, context.session);
   const taken = new Set<string>(context.session.threads.map(({ id }) => id));
-  let number = Math.max(0, ...context.session.threads.map((thread) => thread.number));
+  const last = Math.max(0, ...context.session.threads.map((thread) => thread.number));
   let lead: ThreadId | undefined;
   const outs = sumOutputs(context, sum);
   return outs.flatMap((lane, side): readonly Thread[] => {
@@ -30,14 +30,13 @@ function missingLines(up: SettingUp, sum: Sum, first: number): readonly Thread[]
     const word = sideWord(side, outs.length);
     const id = idFromName(`${sum.name} print ${word}`, taken, 'print') as ThreadId;
     taken.add(id);
-    number += 1;
     const link = lead === undefined ? {} : { link: { lead, place: side + 1 } };
     lead ??= id;
     return [
       threadSchema.parse({
         ...{
           id,
-          number,
+          number: last + 1 + side,
           purpose: 'print',
           performer: '',
           source: `${sum.name} ${word}`.trim(),

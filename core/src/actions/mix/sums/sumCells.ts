@@ -10,7 +10,8 @@ import type { CellsEdits } from '../../cellsEdits';
 import { SettingUp } from '../../settingUp';
 import type { WorkPlace } from '../../workPlace';
 import { trackCellEdits } from '../trackEdits';
-import { placeStems, putStems, sumNamed } from './placeStems';
+import { placeStems } from './placeStems';
+import { putStems, sumNamed } from './sharePlaces';
 
 /** The columns of the summing sheet that are typed. */
 export type SumField = 'place' | 'sound' | 'fader';

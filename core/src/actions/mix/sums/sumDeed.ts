@@ -11,7 +11,8 @@ import { SettingUp } from '../../settingUp';
 import { removeThreadEdits } from '../../track/threadEdits';
 import type { WorkPlace } from '../../workPlace';
 import { fadersToUnity } from './faderToUnity';
-import { placeStems, putStems, sumNamed } from './placeStems';
+import { placeStems } from './placeStems';
+import { putStems, sumNamed } from './sharePlaces';
 import { printReturn, setPrint } from './printReturn';
 
 /** What a sum is set up with. */

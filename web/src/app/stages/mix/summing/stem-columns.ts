@@ -1,4 +1,4 @@
-import type { StemRow } from '@ft/core/views/mix/summingView';
+import type { StemRow } from '@ft/core/views/mix/stemRow';
 import type { SheetColumn } from '../../../ui/sheet/sheet-column';
 
 const WIDTHS: Readonly<Record<number, string>> = { 1: 'mono', 2: 'stereo' };

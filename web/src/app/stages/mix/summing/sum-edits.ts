@@ -6,7 +6,7 @@ import type { SumDeed } from '@ft/core/actions/mix/sums/sumDeed';
 import type { SumId } from '@ft/core/rig/ids';
 import { SOUNDS } from '@ft/core/session/sumSchema';
 import { nameMatches } from '@ft/core/text/nameMatch';
-import type { StemRow } from '@ft/core/views/mix/summingView';
+import type { StemRow } from '@ft/core/views/mix/stemRow';
 import { cellsLabel, enterCells } from '../../../state/enter-cells';
 import type {
   SheetChoice,

@@ -87,7 +87,7 @@ export class SumSetUpPanel {
   protected readonly mixers = computed(() => [
     NONE,
     ...this.view().mixers.map(({ id, name, inputs }) => ({
-      value: id as string,
+      value: id,
       name: `${name}, ${String(inputs)} inputs`,
     })),
   ]);
@@ -99,7 +99,7 @@ export class SumSetUpPanel {
     { value: '', name: 'none yet' },
     ...this.view()
       .tracks.filter(({ kind }) => kind === 'print' || kind === 'audio')
-      .map(({ id, name }) => ({ value: id as string, name })),
+      .map(({ id, name }) => ({ value: id, name })),
   ]);
   protected readonly label = computed(() => `Sum ${this.name()} set up`);
   private readonly inputCount = computed(() =>

@@ -13,7 +13,8 @@ import type { SumId, TrackId } from '@ft/core/rig/ids';
 import type { School } from '@ft/core/session/sumSchema';
 import { SCHOOLS } from '@ft/core/session/sumSchema';
 import { readLayout } from '@ft/core/typed/sum/placeText';
-import type { StemRow, SumView } from '@ft/core/views/mix/summingView';
+import type { StemRow } from '@ft/core/views/mix/stemRow';
+import type { SumView } from '@ft/core/views/mix/summingView';
 import { PartPage } from '../../../shell/part';
 import { asked } from '../../../state/asked';
 import { PlanActions } from '../../../state/plan.feature';
@@ -77,7 +78,7 @@ export class SummingPage {
   protected readonly rowId = ({ track }: StemRow): string => `stem:${track}`;
 
   protected readonly choices = computed(() =>
-    (this.view()?.sums ?? []).map(({ id, name }) => ({ id: id as string, name })),
+    (this.view()?.sums ?? []).map(({ id, name }) => ({ id: id, name })),
   );
   protected readonly sum = computed((): SumView | undefined => {
     const sums = this.view()?.sums ?? [];
@@ -96,7 +97,7 @@ export class SummingPage {
     { value: '', name: 'no track' },
     ...(this.view()?.tracks ?? [])
       .filter(({ kind }) => kind === 'print' || kind === 'audio')
-      .map(({ id, name }) => ({ value: id as string, name })),
+      .map(({ id, name }) => ({ value: id, name })),
   ]);
   protected readonly printId = computed(
     () => this.found()?.session.sums.find(({ id }) => id === this.sum()?.id)?.print ?? '',

@@ -1,0 +1,42 @@
+import type { WorkedScene } from '../../scene/workedScene';
+import type { DeviceId } from '../../rig/ids';
+import type { Sum } from '../../session/sumSchema';
+import { unlinkedMixers } from '../../mix/sum/sumInputs';
+import { listed } from '../../words/findings/speak';
+import type { StemRow } from './stemRow';
+
+/** What is to be said of a sum as a whole. @param printed samples from its outputs to the host, where it is printed. */
+export function remarksOf(
+  context: WorkedScene,
+  sum: Sum,
+  rows: readonly StemRow[],
+  printed: number | undefined,
+): readonly string[] {
+  const { devices, session } = context;
+  const name = (id: DeviceId): string => devices.get(id)?.name ?? id;
+  const gone = sum.mixers.filter((id) => !devices.has(id));
+  const most = rows.find(({ isTooMuch }) => isTooMuch);
+  const boosted = rows.filter(({ isBoosted }) => isBoosted).map((row) => row.name);
+  const print = session.tracks.find(({ id }) => id === sum.print)?.name;
+  return [
+    ...gone.map((id) => `${id} is not in the rig any more. Set the sum up on another mixer.`),
+    ...unlinkedMixers(context, sum).map(
+      (id) =>
+        `${name(id)} does not hand its bus on to ${name(sum.mixers[0] ?? id)}: wire expansion out to expansion in.`,
+    ),
+    ...(most === undefined
+      ? []
+      : [
+          `${most.name} takes ${most.share} of the sum: everything else lives in what it leaves. Take it down ${most.without} worth of headroom, or give it less.`,
+        ]),
+    ...(boosted.length === 0
+      ? []
+      : [
+          `Boost is in on ${listed(boosted)}: the last resort. Set the level earlier, where it costs no noise.`,
+        ]),
+    ...(print === undefined ? ['Nothing records the sum: say which track prints it.'] : []),
+    ...(print !== undefined && printed === undefined
+      ? [`The sum does not come back to ${print} in this scene.`]
+      : []),
+  ];
+}

@@ -1,0 +1,53 @@
+import type { SummingOutput } from '@ft/contract/cliMix';
+import { summingCsv } from '@ft/core/formats/csv/summingCsv';
+import { workedScene } from '@ft/core/scene/workedScene';
+import type { StemRow } from '@ft/core/views/mix/stemRow';
+import type { SumView } from '@ft/core/views/mix/summingView';
+import { summingView } from '@ft/core/views/mix/summingView';
+import type { Answer } from './answer';
+import { headOf, titleOf } from './head';
+import type { CliRequest } from './request';
+
+const stemText = (row: StemRow): string =>
+  [
+    `${row.place === '' ? 'no place' : row.place} ${row.name} (${row.sound}): ${row.trouble || row.reason}`,
+    ...(row.nextBest === '' ? [] : [`next best ${row.nextBest}`]),
+    ...(row.output === '' ? [] : [`output ${row.output}`]),
+    ...(row.level === '' ? [] : [`${row.level}${row.room === '' ? '' : `, ${row.room} room`}`]),
+    ...(row.share === '' ? [] : [`${row.share}, ${row.underSum} under the sum`]),
+    ...(row.offset === '' ? [] : [`${row.offset} samples late`]),
+  ].join(' · ');
+
+const sumText = (sum: SumView): readonly string[] => [
+  '',
+  `${sum.name} · ${sum.mixers.join(', then ')} · ${sum.school} · ${String(sum.inputCount)} inputs, free: ${sum.freeInputs || 'none'}`,
+  ...sum.rows.map((row) => `  ${stemText(row)}`),
+  ...sum.remarks.map((remark) => `  ! ${remark}`),
+];
+
+const place = (row: StemRow): SummingOutput['sums'][number]['places'][number] => ({
+  ...{ stem: row.name, sound: row.sound, inputs: row.place, isTyped: row.isTyped },
+  ...(row.points !== undefined && { points: row.points }),
+  ...{ because: row.reason, nextBest: row.nextBest, output: row.output, converter: row.converter },
+  ...{ level: row.level, room: row.room, isMono: row.isMono, isBoosted: row.isBoosted },
+  ...{ share: row.share, underSum: row.underSum, faderDb: row.fader, offsetSamples: row.offset },
+  trouble: row.trouble,
+});
+
+/** `ft summing`: which stem stands where in a sum, why, what would be next best, and who takes how much. */
+export function summing(request: CliRequest): Answer {
+  const { studio, session, scene, csv } = request;
+  const view = summingView(workedScene(studio.rig, session, scene, studio.floor));
+  const json: SummingOutput = {
+    format: 'faithful-thread-summing/1',
+    ...headOf(request),
+    sums: view.sums.map((sum) => ({
+      ...{ name: sum.name, mixers: [...sum.mixers], school: sum.school, inputs: sum.inputCount },
+      ...{ free: sum.freeInputs, print: sum.print, points: sum.points, isProven: sum.isProven },
+      places: sum.rows.map(place),
+      remarks: [...sum.remarks],
+    })),
+  };
+  const lines = view.sums.length === 0 ? ['There are no sums in this scene.'] : view.sums.flatMap(sumText);
+  return { text: csv ? summingCsv(view) : [titleOf(request), ...lines].join('\n'), json, exitCode: 0 };
+}
