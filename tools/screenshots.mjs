@@ -23,15 +23,6 @@ const VIEWS = [
     act: (page) => page.getByRole('heading', { name: /^Why/ }).waitFor(),
   },
   {
-    name: 'compare',
-    path: `${TRACKING}/scenes/compare`,
-    async act(page) {
-      await page.locator('.sides select').nth(0).selectOption({ label: 'Tracking' });
-      await page.locator('.sides select').nth(1).selectOption({ label: 'Foley overdub' });
-      await page.getByText(/are left out/).waitFor();
-    },
-  },
-  {
     name: 'findings',
     path: `${TRACKING}/findings`,
     act: (page) =>
@@ -69,7 +60,6 @@ const VIEWS = [
       await page.getByRole('gridcell', { name: 'Bay A', exact: true }).click();
     },
   },
-  { name: 'device', path: `${TRACKING}/rig/devices/kiln-desk` },
   {
     name: 'bay',
     path: `${TRACKING}/bay`,
@@ -81,6 +71,22 @@ const VIEWS = [
     },
   },
   { name: 'flow', path: `${TRACKING}/flow?device=24-24-converter` },
+  {
+    name: 'inserts',
+    path: '/studio/saltglass-rooms/reel-1-mix/mix/mix/inserts',
+    async act(page) {
+      await page.getByRole('gridcell', { name: 'DX', exact: true }).first().click();
+      await page.keyboard.press('\\');
+    },
+  },
+  {
+    name: 'summing',
+    path: '/studio/saltglass-rooms/reel-1-mix/mix/mix/summing',
+    async act(page) {
+      await page.getByRole('gridcell', { name: 'DX', exact: true }).first().click();
+      await page.keyboard.press('\\');
+    },
+  },
   {
     name: 'tracks',
     path: `${TRACKING}/mix/tracks`,
