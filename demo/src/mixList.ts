@@ -56,3 +56,6 @@ export const STEMS: readonly string[] = [
   'HALL',
 ];
 export const STEM_SOUNDS: Readonly<Record<string, string>> = { FX: 'long', STR: 'other' };
+
+/** The stems of the chamber group. */
+export const CHAMBER: readonly string[] = ['DRUM', 'BCL', 'VIB', 'STR', 'AIR'];

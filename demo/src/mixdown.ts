@@ -1,5 +1,6 @@
 import type { ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
 import { jobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
+import { newSceneEdits } from '@ft/core/actions/scenes/sceneEdits';
 import { sumCells } from '@ft/core/actions/mix/sums/sumCells';
 import { sumDeed } from '@ft/core/actions/mix/sums/sumDeed';
 import type { WorkPlace } from '@ft/core/actions/workPlace';
@@ -16,7 +17,7 @@ import type { ScenePlace } from '@ft/core/session/scenePlace';
 import { findScene } from '@ft/core/session/scenePlace';
 import { sessionSchema } from '@ft/core/session/sessionSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
-import { JOBS, MIX_LIST, STEM_SOUNDS, STEMS } from './mixList';
+import { CHAMBER, JOBS, MIX_LIST, STEM_SOUNDS, STEMS } from './mixList';
 
 export const MIX_PLACE = { session: 'reel-1-mix', scene: 'mix' } as ScenePlace;
 
@@ -53,11 +54,11 @@ function withTracks(studio: Studio): Studio {
   return changed(studio, read.edits);
 }
 
-function worked(studio: Studio): WorkPlace {
-  const found = findScene(studio, MIX_PLACE);
+function worked(studio: Studio, place = MIX_PLACE): WorkPlace {
+  const found = findScene(studio, place);
   if (found === undefined) throw new Error('the demo has no mix');
   const context = workedScene(studio.rig, found.session, found.scene, studio.floor);
-  return { studio, place: MIX_PLACE, context };
+  return { studio, place, context };
 }
 
 function did(studio: Studio, plan: ChannelPlan): Studio {
@@ -110,8 +111,26 @@ function withPedalGain(studio: Studio): Studio {
   ]);
 }
 
+/** The chamber group once more, on the desk: a scene of its own with the same stems, track for track into line inputs. */
+function withDeskMix(studio: Studio): Studio {
+  const made = newSceneEdits(studio, MIX_PLACE, 'Chamber on the desk', 'empty');
+  if (made === undefined) return studio;
+  const place: ScenePlace = { ...MIX_PLACE, scene: made.id };
+  const it = worked(changed(studio, made.edits), place);
+  const { tracks } = it.context.session;
+  const idsOf = (names: readonly string[]): TrackId[] =>
+    names.flatMap((name) => tracks.filter((track) => track.name === name).map(({ id }) => id));
+  const [print] = idsOf(['PRINT']);
+  const wish = {
+    ...{ name: 'Chamber mix', mixers: [DESK], school: 'track for track' as const, tracks: idsOf(CHAMBER) },
+    ...(print !== undefined && { print }),
+  };
+  const set = did(it.studio, sumDeed(it, { does: 'set-up-sum', wish }));
+  return did(set, jobDeed(worked(set, place), { does: 'bring-up' }));
+}
+
 /** The demo with the mix of its first reel beside the recordings. */
 export function withMixdown(studio: Studio): Studio {
   const tracks = withTracks(changed(studio, [editAdd('session', {}, mixSession)]));
-  return withPedalGain(JOBS.reduce(withJob, withSum(tracks)));
+  return withDeskMix(withPedalGain(JOBS.reduce(withJob, withSum(tracks))));
 }

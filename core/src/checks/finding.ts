@@ -56,6 +56,7 @@ export const RULE_IDS = [
   'pair-not-on-own-number',
   'fader-far-from-unity',
   'mono-sum-loss',
+  'pan-mismatch',
 ] as const;
 export type RuleId = (typeof RULE_IDS)[number];
 

@@ -14,6 +14,11 @@ export type MixDetail =
         readonly commitS?: number;
       };
     }
+  | {
+      readonly rule: 'pan-mismatch';
+      /** In the order of the places, the carrier left out: where each stands, −100 is full left. */
+      readonly figures: { readonly pairs: readonly { readonly mix: number; readonly bus: number }[] };
+    }
   | { readonly rule: 'fader-far-from-unity'; readonly figures: { readonly faderDb: number } }
   | {
       readonly rule: 'mono-sum-loss';

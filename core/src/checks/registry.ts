@@ -29,6 +29,7 @@ import { openHeadphones } from './rules/openHeadphones';
 import { orphanCord } from './rules/orphanCord';
 import { overMaxInput } from './rules/overMaxInput';
 import { pairNotOnOwnNumber } from './rules/pairNotOnOwnNumber';
+import { panMismatch } from './rules/panMismatch';
 import { parallelComb } from './rules/parallelComb';
 import { performerWithoutCue } from './rules/performerWithoutCue';
 import { phantomIntoRibbon } from './rules/phantomIntoRibbon';
@@ -100,4 +101,5 @@ export const RULES: readonly Rule[] = [
   pairNotOnOwnNumber,
   faderFarFromUnity,
   monoSumLoss,
+  panMismatch,
 ];

@@ -8,7 +8,13 @@ export const SOUNDS = ['hit', 'percussion', 'bass', 'lead', 'other', 'long', 'ef
 export type Sound = (typeof SOUNDS)[number];
 
 /** How inputs are used: schools to start from, and one's own. */
-export const SCHOOLS = ['two mono, rest pairs', 'all pairs', 'mono pairs, rest pairs', 'own'] as const;
+export const SCHOOLS = [
+  'two mono, rest pairs',
+  'all pairs',
+  'mono pairs, rest pairs',
+  'track for track',
+  'own',
+] as const;
 export type School = (typeof SCHOOLS)[number];
 
 /** Inputs counted through all mixers: one, or two side by side. */

@@ -37,6 +37,7 @@ const MENDED: readonly [RuleId, string][] = [
   ['no-talkback', 'Assign talkback to Narrator'],
   ['cue-heard-twice', 'Keep it before the recorder in Narrator'],
   ['unit-wanted-twice', 'Leave NARR live and mark the others to commit'],
+  ['pan-mismatch', 'Pan its sends as in the mix'],
   ['pair-not-on-own-number', 'Bring slot 1 back on 1'],
   ['fader-far-from-unity', 'Put the fader of VOX to unity, and the trim behind its inserts'],
 ];

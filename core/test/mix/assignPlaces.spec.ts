@@ -21,6 +21,7 @@ describe('the places of a school', () => {
     expect(texts('two mono, rest pairs', 16)).toBe('1 2 3–4 5–6 7–8 9–10 11–12 13–14 15–16');
     expect(texts('all pairs', 16)).toBe('1–2 3–4 5–6 7–8 9–10 11–12 13–14 15–16');
     expect(texts('mono pairs, rest pairs', 16)).toBe('1 2 3–4 5–6 7–8 9 10 11–12 13–14 15–16');
+    expect(texts('track for track', 4)).toBe('1 2 3 4');
     expect(texts('own', 8, [[1], [2, 3], [9]])).toBe('1 2–3');
   });
 

@@ -1,5 +1,9 @@
 import { jobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
 import type { WorkPlace } from '@ft/core/actions/workPlace';
+import { newSceneEdits } from '@ft/core/actions/scenes/sceneEdits';
+import { workedScene } from '@ft/core/scene/workedScene';
+import { findScene } from '@ft/core/session/scenePlace';
+import { then } from '../fixtures/cuePlace';
 import type { JobId } from '@ft/core/rig/ids';
 import { chainText } from '@ft/core/views/mix/chainText';
 import { insertsView } from '@ft/core/views/mix/insertsView';
@@ -130,6 +134,24 @@ describe('a loop of a switcher', () => {
     expect(own[0]!.thread.inserts).toEqual(['tone/channel-a', 'press/channel-a', 'glue/channel-a']);
     expect(own.every(({ complete }) => complete)).toBe(true);
     expect(it.context.scene.settings).toMatchObject({ 'loops/loopIn/1': true, 'loops/loopIn/2': false });
+  });
+
+  it('is switched in before its job comes into another scene', () => {
+    const it = added(looped(), 'DX: mix loops loop 1');
+    const made = newSceneEdits(it.studio, it.place, 'Other', 'empty')!;
+    const there = then(it, made.edits);
+    const place = { ...it.place, scene: made.id };
+    const found = findScene(there.studio, place)!;
+    const other = {
+      studio: there.studio,
+      place,
+      context: workedScene(there.studio.rig, found.session, found.scene),
+    };
+    const up = did(other, { does: 'bring-up' });
+    expect(up.context.scene.settings).toMatchObject({ 'loops/loopIn/1': true });
+    expect(up.context.threads.map(({ complete }) => complete)).toEqual([true, true]);
+    // Over the switcher, and not past it: a cord in and a cord out for each side.
+    expect(up.context.scene.cords).toHaveLength(4);
   });
 
   it('keeps the whole switcher and its units from others', () => {

@@ -10,6 +10,7 @@ import { sharesOf } from '@ft/core/mix/sum/shares';
 import { sumOutputs } from '@ft/core/mix/sum/sumInputs';
 import type { TrackId } from '@ft/core/rig/ids';
 import { applyChange } from '@ft/core/edits/change';
+import { editKnob } from '@ft/core/edits/make';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { track } from '../checks/examples/example';
 import { then } from '../fixtures/cuePlace';
@@ -407,5 +408,63 @@ describe('a chain of mixers', () => {
     expect(viewOf(placed(chain(false), wish)).remarks).toEqual([
       'Second mixer does not hand its bus on to Summing mixer: wire expansion out to expansion in.',
     ]);
+  });
+});
+
+describe('a console used as a mixer', () => {
+  /** Six channels whose line inputs come up on a bay, half normalled from the converter. */
+  const desk = (
+    tracks = [
+      ...tracksOf(['KICK', 'BASS']),
+      track('gtr', { number: 3, name: 'GTR', width: 2 }),
+      track('vox', { number: 4, name: 'VOX', pan: -30 }),
+    ],
+  ): WorkPlace => {
+    const more = {
+      devices: [
+        {
+          id: 'desk',
+          name: 'Desk',
+          type: 'splitConsole',
+          params: { channels: 6, groups: 2, auxes: 2 },
+        },
+      ],
+      wires: [1, 2, 3, 4, 5, 6].map(
+        (n) => [`out/lower-rear-${String(16 + n)}/1`, `desk/line-${String(n)}/1`] as const,
+      ),
+    };
+    return sumPlace({ tracks, more });
+  };
+  const onDesk = { mixers: ['desk'] as never, school: 'track for track', print: undefined as never } as const;
+
+  it('takes track for track into channels: stereo ones on a pair, each where it stands, listening to the line and in the mix', () => {
+    const it = placed(desk(), onDesk);
+    expect(placesAt(it)).toEqual(['KICK 1', 'BASS 2', 'GTR 3–4', 'VOX 5']);
+    expect(rowOf(it, 'GTR').reason).toBe('in the order of the tracks');
+    expect(it.context.scene.settings).toMatchObject({
+      ...{ 'desk/channelInput/1': 2, 'desk/toMix/1': true },
+      ...{ 'desk/pan/3': -100, 'desk/pan/4': 100, 'desk/pan/5': -30 },
+    });
+    expect(it.context.threads.every(({ complete }) => complete)).toBe(true);
+  });
+
+  it('shows what each brings to its mix, faders counted', () => {
+    const it = placed(desk(), onDesk);
+    const total = viewOf(it).rows.reduce((sum, { share }) => sum + Number(share.replace(' %', '') || 0), 0);
+    expect(total).toBeCloseTo(100, 0);
+    const down = then(it, [editKnob(it.place, { key: 'desk/faderDb/1' as never, value: -20, was: null })]);
+    expect(Number(rowOf(down, 'KICK').share.replace(' %', ''))).toBeLessThan(2);
+  });
+
+  it('leaves out whoever finds no channel, and a typed one stays', () => {
+    const it = desk([
+      ...tracksOf(['A', 'B', 'C', 'D', 'E']),
+      track('wide', { number: 6, name: 'WIDE', width: 2 }),
+    ]);
+    expect(sumDeed(it, wishFor(it, onDesk)).refused[0]!.sentence).toMatch(
+      /^No place is left for it: 5 stems have theirs/,
+    );
+    const moved = typed(placed(desk(), onDesk), 'VOX', 'place', '6');
+    expect(rowOf(sumDid(moved, { does: 'place-anew', sum: SUM }), 'VOX').place).toBe('6');
   });
 });

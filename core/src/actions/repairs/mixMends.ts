@@ -1,4 +1,6 @@
 import type { Finding } from '../../checks/finding';
+import { editSet } from '../../edits/make';
+import { parallelBuses } from '../../mix/parallelPans';
 import { contentions } from '../../mix/scarcity';
 import { listed } from '../../words/findings/speak';
 import { fadersToUnity } from '../mix/sums/faderToUnity';
@@ -31,6 +33,31 @@ export function faderToUnity(
   const up = new SettingUp(bench);
   fadersToUnity(up, [track.id]);
   return single(`Put the fader of ${track.name} to unity, and the trim behind its inserts`, up.edits);
+}
+
+/** The sends of a parallel bus panned as the sounds stand in the mix. */
+export function pansAsInMix(
+  bench: Bench,
+  _figures: Figures<'pan-mismatch'>,
+  finding: Finding,
+): readonly Repair[] {
+  const { session } = bench.context;
+  const [carrier] = finding.at;
+  const bus = parallelBuses(bench.context).find((each) => each.carrier.id === carrier?.id);
+  const up = new SettingUp(bench);
+  for (const pair of bus?.pairs ?? []) {
+    if (pair.of === 'channel') {
+      up.knobs(new Map([[pair.key, pair.mix]]));
+      continue;
+    }
+    const track = up.it.context.session.tracks.find(({ id }) => id === pair.track);
+    if (track === undefined) continue;
+    const sends = track.sends.map((send, i) => (i === pair.send ? { ...send, pan: pair.mix } : send));
+    up.make([
+      editSet('track', { session: session.id }, track.id, { field: 'sends', value: sends, was: track.sends }),
+    ]);
+  }
+  return single('Pan its sends as in the mix', up.edits);
 }
 
 /** The return of a slot on the number it sends on. */

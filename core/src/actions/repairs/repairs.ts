@@ -11,7 +11,7 @@ import type { ScenePlace } from '../../session/scenePlace';
 import { findScene } from '../../session/scenePlace';
 import { gainTo, overMax, powerTo, referenceTo } from './knobMends';
 import { cueDown, cuePre, onlyDirect, quietUnworn, talkToCue } from './cueMends';
-import { commitFirst, faderToUnity, returnOnOwn } from './mixMends';
+import { commitFirst, faderToUnity, pansAsInMix, returnOnOwn } from './mixMends';
 import { carryGain, disarm } from './playbackMends';
 import { combOfInserts, turnPolarity } from './parallelPathMends';
 import type { Figures, Mend, Repair } from './repair';
@@ -51,6 +51,7 @@ const MENDS: Readonly<Partial<Record<RuleId, Mend>>> = {
   'unit-wanted-twice': commitFirst,
   'pair-not-on-own-number': returnOnOwn,
   'fader-far-from-unity': faderToUnity,
+  'pan-mismatch': pansAsInMix,
 };
 
 /** Ready changes that mend a finding; none where no single one is safe. */

@@ -4,7 +4,8 @@ import type { Assignment } from './assignPlaces';
 import { assignPlaces } from './assignPlaces';
 import type { StemWish, SumGround } from './placePoints';
 import { sumInputs } from './sumInputs';
-import { placesOfSchool, withTyped } from './sumPlace';
+import type { SumPlace } from './sumPlace';
+import { placesOfSchool, trackForTrack, withTyped } from './sumPlace';
 
 /** The sharing out of a sum's places: what was asked, and what came of it. */
 export interface SharedOut {
@@ -20,17 +21,28 @@ export interface SharedOut {
  */
 export function sharedOut(context: WorkedScene, sum: Sum, isAnew = false): SharedOut {
   const inputs = sumInputs(context, sum);
-  const typed = sum.stems.flatMap(({ inputs: own, isTyped }) =>
-    own !== undefined && (isTyped === true || !isAnew) ? [{ inputs: own }] : [],
-  );
-  const places = withTyped(placesOfSchool(sum.school, inputs.length, sum.layout), typed);
+  const asked = wishesOf(context, sum, isAnew);
+  const inOrder =
+    sum.school === 'track for track' ? trackForTrack(asked, inputs.length) : new Map<string, SumPlace>();
+  const wishes = asked.map((wish) => {
+    const fixed = inOrder.get(wish.id);
+    return fixed === undefined ? wish : { ...wish, fixed };
+  });
+  const fixed = wishes.flatMap((wish) => wish.fixed ?? []);
+  const places = withTyped(placesOfSchool(sum.school, inputs.length, sum.layout), fixed);
   const monoInputs = new Set(
     inputs
       .filter(({ station }) => station === undefined || station.settings.includes('mono'))
       .map(({ number }) => number),
   );
-  const wishes = sum.stems.flatMap((stem): readonly StemWish[] => {
-    const track = context.session.tracks.find(({ id }) => id === stem.track);
+  const ground: SumGround = { places, monoInputs };
+  return { wishes, ground, assignment: assignPlaces(wishes, ground) };
+}
+
+/** Stems as they are to be placed: those that were typed, or are not to move, where they stand. */
+function wishesOf({ session }: WorkedScene, sum: Sum, isAnew: boolean): readonly StemWish[] {
+  return sum.stems.flatMap((stem): readonly StemWish[] => {
+    const track = session.tracks.find(({ id }) => id === stem.track);
     if (track === undefined) return [];
     const isFixed = stem.inputs !== undefined && (stem.isTyped === true || !isAnew);
     return [
@@ -40,6 +52,4 @@ export function sharedOut(context: WorkedScene, sum: Sum, isAnew = false): Share
       },
     ];
   });
-  const ground: SumGround = { places, monoInputs };
-  return { wishes, ground, assignment: assignPlaces(wishes, ground) };
 }

@@ -2,7 +2,9 @@ import type { GraphStation } from '../../graph/signalGraph';
 import { edgesFrom } from '../../graph/walk';
 import { reach } from '../../graph/reach';
 import type { DeviceId } from '../../rig/ids';
+import { laneIdOf } from '../../rig/ids';
 import type { Device } from '../../rig/rigSchema';
+import { sheetOf } from '../../rig/sheets/sheetOf';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Sum } from '../../session/sumSchema';
 
@@ -16,32 +18,42 @@ export interface SumInput {
   readonly name: string;
   /** The station of a summing mixer, whose knobs it has. */
   readonly station?: GraphStation;
+  /** The channel of a console: its row on the channel sheet, and what it listens to for its line input. */
+  readonly strip?: { readonly row: string; readonly source: string };
 }
 
-/** Line inputs of a console, one a channel: what tracks are brought to when it is used as a mixer. */
-function consoleLanes({ graph }: WorkedScene, device: Device): readonly number[] {
-  const numbered = graph.lanes.flatMap(({ device: of, direction, medium, face, name, index }) => {
-    const isInput = of === device.id && direction === 'in' && medium === 'line' && face !== 'inside';
-    const n = isInput ? /\bline in (\d+)$/.exec(name)?.[1] : undefined;
-    return n === undefined ? [] : [{ n: Number(n), index }];
+/** Channels of a console that can listen to a line input: what tracks are brought to when it is used as a mixer. */
+function consoleInputs(context: WorkedScene, device: Device): readonly Omit<SumInput, 'number'>[] {
+  const rows = sheetOf(device)?.sections.flatMap((section) => section.rows) ?? [];
+  return rows.flatMap((row, i): readonly Omit<SumInput, 'number'>[] => {
+    const lane =
+      row.lineIn &&
+      context.graph.laneIndex.get(laneIdOf(device.id, row.lineIn.lane.port, row.lineIn.lane.lane));
+    if (row.lineIn === undefined || lane === undefined) return [];
+    const name = context.graph.lanes[lane]?.name ?? '';
+    return [
+      { device: device.id, channel: i + 1, lane, name, strip: { row: row.id, source: row.lineIn.source } },
+    ];
   });
-  return numbered.sort((a, b) => a.n - b.n).map(({ index }) => index);
 }
-
-const CONSOLES: ReadonlySet<string> = new Set(['splitConsole', 'digitalConsole']);
-
-/** Whether a device can be a mixer of a sum: it has summing inputs, or channels with line inputs. */
-export const canSum = (context: WorkedScene, device: Device): boolean => inputsOf(context, device).length > 0;
 
 function inputsOf(context: WorkedScene, device: Device): readonly Omit<SumInput, 'number'>[] {
   const { graph } = context;
   const stations = graph.stations.filter(({ role, device: of }) => role === 'sum' && of === device.id);
-  const own = (lane: number, i: number): Omit<SumInput, 'number'> => ({
-    ...{ device: device.id, channel: i + 1, lane, name: graph.lanes[lane]?.name ?? '' },
-  });
-  if (stations.length > 0) return stations.map((station, i) => ({ ...own(station.in, i), station }));
-  return CONSOLES.has(device.type) ? consoleLanes(context, device).map(own) : [];
+  if (stations.length === 0) return consoleInputs(context, device);
+  return stations.map((station, i) => ({
+    ...{
+      device: device.id,
+      channel: i + 1,
+      lane: station.in,
+      name: graph.lanes[station.in]?.name ?? '',
+      station,
+    },
+  }));
 }
+
+/** Whether a device can be a mixer of a sum: it has summing inputs, or channels with line inputs. */
+export const canSum = (context: WorkedScene, device: Device): boolean => inputsOf(context, device).length > 0;
 
 /** Every input of a sum in order, the first mixer's first. */
 export function sumInputs(context: WorkedScene, { mixers }: Pick<Sum, 'mixers'>): readonly SumInput[] {

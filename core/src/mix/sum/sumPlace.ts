@@ -39,9 +39,40 @@ export function placesOfSchool(
         ...monos(middle, middle + 1),
         ...pairsFrom(middle + 2, count),
       ];
+    case 'track for track':
+      return Array.from({ length: count }, (_, i) => ({ inputs: [i + 1] }));
     case 'own':
       return layout.filter((inputs) => inputs.every((n) => n <= count)).map((inputs) => ({ inputs }));
   }
+}
+
+/** A stem that goes track for track: how wide it is, and where it stands already. */
+export interface InOrder {
+  readonly id: string;
+  readonly sides: 1 | 2;
+  readonly fixed?: SumPlace;
+}
+
+/**
+ * Places track for track: in the order of the stems one input for a mono one and two side by side, from an odd one on, for a
+ * stereo one; around those that have theirs. Who finds none is left out.
+ */
+export function trackForTrack(stems: readonly InOrder[], count: number): ReadonlyMap<string, SumPlace> {
+  const taken = new Set(stems.flatMap(({ fixed }) => fixed?.inputs ?? []));
+  const places = new Map<string, SumPlace>();
+  let next = 1;
+  for (const { id, sides, fixed } of stems) {
+    if (fixed !== undefined) continue;
+    const run = (first: number): readonly number[] => Array.from({ length: sides }, (_, i) => first + i);
+    const fits = (first: number): boolean =>
+      (sides === 1 || first % 2 === 1) && run(first).every((n) => n <= count && !taken.has(n));
+    while (next <= count && !fits(next)) next += 1;
+    if (next > count) continue;
+    places.set(id, { inputs: run(next) });
+    for (const n of run(next)) taken.add(n);
+    next += sides;
+  }
+  return places;
 }
 
 /** The places of a school with those that were typed; what overlaps one of these gives way to it. */

@@ -9,7 +9,7 @@ import type { StemStand } from '../../mix/sum/sumStand';
 import { knobReader } from '../../rig/buildDevice';
 import type { ThreadId, TrackId } from '../../rig/ids';
 import type { WorkedScene } from '../../scene/workedScene';
-import type { Sound } from '../../session/sumSchema';
+import type { School, Sound } from '../../session/sumSchema';
 import { inputsText } from '../../typed/sum/placeText';
 import { levelText } from '../../typed/track/faderText';
 import { formatDb, formatGain, formatLevel, formatSamples } from '../../units/format';
@@ -140,6 +140,7 @@ function converterText(context: WorkedScene, outputs: readonly number[]): string
 
 /** What of a sum is worked out once for all its stems. */
 export interface OfSum {
+  readonly school: School;
   readonly reasons: PlaceReasons;
   readonly shares: readonly InputShare[];
   /** From the outputs of the sum to the host, samples; undefined where it is not printed. */
@@ -150,7 +151,7 @@ export interface OfSum {
 export function stemRow(
   context: WorkedScene,
   stand: StemStand,
-  { reasons, shares, printed }: OfSum,
+  { school, reasons, shares, printed }: OfSum,
 ): StemRow {
   const { stem, track, outputs, lines } = stand;
   const nameOf = (id: string): string => context.session.tracks.find((each) => each.id === id)?.name ?? id;
@@ -159,7 +160,7 @@ export function stemRow(
   return {
     ...{ track: track.id, name: track.name, sides: track.width, sound: stem.sound },
     ...{ place: inputsText(stem.inputs ?? []), isTyped: stem.isTyped === true },
-    reason: placeReasonText(stem, reason, nameOf),
+    reason: placeReasonText(stem, reason, school, nameOf),
     nextBest: reason === undefined ? '' : nextBestText(reason, nameOf),
     ...(reason?.points !== undefined && { points: reason.points }),
     ...{ output: inputsText(outputs), converter: converterText(context, outputs) },

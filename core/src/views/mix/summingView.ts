@@ -63,7 +63,7 @@ function sumView(context: WorkedScene, sum: Sum): SumView {
   const byPlace = ({ stem }: StemStand): number => stem.inputs?.[0] ?? Infinity;
   const rows = [...stands]
     .sort((a, b) => byPlace(a) - byPlace(b))
-    .map((stand) => stemRow(context, stand, { reasons, shares, printed }));
+    .map((stand) => stemRow(context, stand, { school: sum.school, reasons, shares, printed }));
   return {
     ...{ id: sum.id, name: sum.name, school: sum.school, rows },
     mixers: sum.mixers.map((id) => devices.get(id)?.name ?? id),

@@ -1,4 +1,5 @@
 import { formatDb, formatFrequency, formatGain } from '../../units/format';
+import { panText } from '../../typed/track/faderText';
 import { lengthText } from '../../typed/job/jobOptions';
 import { wantName } from '../mix/wantName';
 import { entityName } from '../naming';
@@ -12,7 +13,7 @@ const run = (first: number, sides: number): string =>
   sides === 1 ? String(first) : `${String(first)}–${String(first + sides - 1)}`;
 
 export const MIX: Speak<
-  'unit-wanted-twice' | 'pair-not-on-own-number' | 'fader-far-from-unity' | 'mono-sum-loss'
+  'unit-wanted-twice' | 'pair-not-on-own-number' | 'fader-far-from-unity' | 'mono-sum-loss' | 'pan-mismatch'
 > = {
   'unit-wanted-twice': ({ units: wanted, first, live, commitS }, naming) => {
     const units = listed(wanted.map((want) => wantName(naming, want)));
@@ -38,6 +39,17 @@ export const MIX: Speak<
     return {
       wrong: `Summed to mono, ${whose} on ${naming.track(track?.id ?? '')} loses ${lossDb > GONE_DB ? 'all of itself' : `${formatDb(lossDb)} on average`}, and ${worst} at ${formatFrequency(worstHz)}.`,
       remedy: 'Turn the polarity of one side, bring both back in time, or keep one side.',
+    };
+  },
+  'pan-mismatch': ({ pairs }, naming, finding) => {
+    const [carrier, ...places] = finding.at.map((ref) => entityName(naming, ref));
+    const each = places.map((name, i) => {
+      const { mix = 0, bus = 0 } = pairs[i] ?? {};
+      return `${name} ${panText(mix)} in the mix and ${panText(bus)} beside it`;
+    });
+    return {
+      wrong: `${carrier ?? ''} is mixed in beside what it comes from, and ${pairs.length === 1 ? 'one stands' : `${String(pairs.length)} stand`} elsewhere in it: ${listed(each)}.`,
+      remedy: 'Pan the sends as the sounds stand in the mix.',
     };
   },
   'pair-not-on-own-number': ({ slot, send, return: back, sides }, naming, finding) => {

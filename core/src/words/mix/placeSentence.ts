@@ -1,5 +1,5 @@
 import type { PlaceReason } from '../../mix/sum/placeReasons';
-import type { Sound, Stem } from '../../session/sumSchema';
+import type { School, Sound, Stem } from '../../session/sumSchema';
 import { listed } from '../findings/speak';
 import { inputsText } from '../../typed/sum/placeText';
 
@@ -17,10 +17,12 @@ const WHY: Readonly<Record<Sound, string>> = {
 export function placeReasonText(
   stem: Stem,
   reason: PlaceReason | undefined,
+  school: School,
   nameOf: (track: string) => string,
 ): string {
   if (stem.isTyped === true) return 'typed';
   if (stem.inputs === undefined) return '';
+  if (school === 'track for track') return 'in the order of the tracks';
   const isThere = reason?.place?.inputs.join() === stem.inputs.join();
   if (!isThere) {
     const to = reason?.place === undefined ? 'none' : inputsText(reason.place.inputs);

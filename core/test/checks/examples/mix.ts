@@ -76,10 +76,32 @@ const reamped = (isInverted: boolean): Parts =>
     },
   });
 
+/** A track on the left of the mix that is sent to a hardware compressor beside it, there as here or in the middle. */
+const beside = (pan: number): Parts =>
+  mixStudio({
+    tracks: [
+      track('lamp', {
+        ...{ name: 'LAMP', pan: -20, outputs: [{ to: 'bus', bus: 'mix' as never }] },
+        sends: [{ destination: { to: 'bus', bus: 'crush' as never }, preFader: false, levelDb: 0, pan }],
+      }),
+      track('crush', {
+        ...{ number: 2, name: 'CRUSH', kind: 'aux', width: 2, input: { from: 'bus', bus: 'crush' as never } },
+        inserts: [hardwareSlot(1)],
+      }),
+    ],
+    session: {
+      buses: [
+        { id: 'mix', name: 'Mix', width: 2 },
+        { id: 'crush', name: 'Crush', width: 2 },
+      ] as never,
+    },
+  });
+
 export const MIX_EXAMPLES: Examples<
-  'unit-wanted-twice' | 'pair-not-on-own-number' | 'fader-far-from-unity' | 'mono-sum-loss'
+  'unit-wanted-twice' | 'pair-not-on-own-number' | 'fader-far-from-unity' | 'mono-sum-loss' | 'pan-mismatch'
 > = {
   'fader-far-from-unity': { trips: stem(-23), nearMiss: stem(-20), at: ['track:vox'] },
+  'pan-mismatch': { trips: beside(0), nearMiss: beside(-20), at: ['track:crush', 'track:lamp'] },
   'mono-sum-loss': { trips: reamped(true), nearMiss: reamped(false), at: ['track:wide', 'track:dry'] },
   'unit-wanted-twice': {
     trips: wanted('live'),

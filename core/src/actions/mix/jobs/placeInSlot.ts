@@ -44,11 +44,11 @@ export function placeInSlot(up: SettingUp, stand: JobStand, pair: GivenPair): vo
 /** A job that is switched off, or whose lines run in other scenes alone, comes back to the channels it kept. */
 export function comeBack(up: SettingUp, { job, track, slot }: JobStand): void {
   if (slot === undefined) return;
+  turnLoops(up, job);
   const { studio, place, context } = up.it;
   const pair = { send: slot.send, return: slot.return };
   const own = context.session.threads.filter((thread) => thread.job === job.id);
   const joins = own.map(({ id }) => ({ thread: id, scene: place.scene, isIn: true }));
-  turnLoops(up, job);
   if (own.length > 0) up.make(threadsInScenesEdits(studio, place, joins));
   else if (!addJobLines(up, track.name, slotLines(context, job, track, pair))) return;
   putSlots(up, job, ({ inserts }) => hardwareWithout(inserts, job.id, 'off'));

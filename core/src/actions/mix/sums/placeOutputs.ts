@@ -35,12 +35,22 @@ export function groupsOf(stands: readonly StemStand[]): readonly PlaceGroup[] {
 }
 
 /** The outputs a place keeps: lines run from them to its inputs. */
-function keptOutputs({ stands, lanes }: PlaceGroup): number | undefined {
+function runningOutputs({ stands, lanes }: PlaceGroup): number | undefined {
   const found = stands.find(
     ({ outputs, lines }) =>
       outputs.length === lanes.length &&
       lines.length === lanes.length &&
       lines.every(({ complete, path }, i) => complete && path.at(-1)?.to === lanes[i]),
+  );
+  return found?.outputs[0];
+}
+
+/** The outputs of a track that is summed elsewhere in another scene: they stay, and other cords lead on from them. */
+function outputsElsewhere({ stands, lanes }: PlaceGroup, others: readonly Sum[]): number | undefined {
+  const found = stands.find(
+    ({ track, outputs }) =>
+      outputs.length === lanes.length &&
+      others.some(({ stems }) => stems.some((stem) => stem.track === track.id)),
   );
   return found?.outputs[0];
 }
@@ -56,10 +66,11 @@ export function outputsFor(
   const wishes = new ChainWishes(context);
   const own = new Set(sum.stems.map(({ track }) => track as string));
   const names = new Set(context.session.tracks.filter(({ id }) => own.has(id)).map(({ name }) => name));
+  const others = context.session.sums.filter(({ id }) => id !== sum.id);
   const given = new Map<string, number>();
   const kept = new Set<number>();
   for (const group of groups) {
-    const first = isAnew ? undefined : keptOutputs(group);
+    const first = outputsElsewhere(group, others) ?? (isAnew ? undefined : runningOutputs(group));
     const run = first === undefined ? [] : group.lanes.map((_, i) => first + i);
     if (first === undefined || run.some((n) => kept.has(n))) continue;
     given.set(group.key, first);

@@ -1,8 +1,10 @@
 import type { StemStand } from '../../../mix/sum/sumStand';
 import { stemStands } from '../../../mix/sum/sumStand';
-import type { SumId } from '../../../rig/ids';
+import type { ReadyCell } from '../../../consoles/ready/readyLine';
+import type { DeviceId, SumId } from '../../../rig/ids';
 import type { SettingKey } from '../../../rig/settings';
 import { settingKeyOf } from '../../../rig/settings';
+import { panText } from '../../../typed/track/faderText';
 import type { SettingUp } from '../../settingUp';
 import { groupsOf, outputsFor, routeTracks } from './placeOutputs';
 import { sharePlaces, sumNamed } from './sharePlaces';
@@ -19,6 +21,23 @@ function turnMono(up: SettingUp, stands: readonly StemStand[]): void {
   up.knobs(new Map([...knobs].filter(([key, value]) => (settings[key] ?? false) !== value)));
 }
 
+/** Channels of a console listen to their line inputs, go to the mix, and stand where the stem stands. */
+function turnChannels(up: SettingUp, stands: readonly StemStand[]): void {
+  const cells = new Map<DeviceId, ReadyCell[]>();
+  for (const { inputs, track } of stands)
+    inputs.forEach(({ strip, device }, side) => {
+      if (strip === undefined) return;
+      const pan = inputs.length === 1 ? track.pan : side === 0 ? -100 : 100;
+      cells.set(device, [
+        ...(cells.get(device) ?? []),
+        { row: strip.row, column: 'source', text: strip.source },
+        { row: strip.row, column: 'toMix', text: 'on' },
+        { row: strip.row, column: 'pan', text: panText(pan) },
+      ]);
+    });
+  for (const [device, own] of cells) up.cells(device, own);
+}
+
 /** Gives stems their places, and brings their tracks there: outputs of the host, mono switches, lines. */
 export function placeStems(up: SettingUp, id: SumId, isAnew: boolean): void {
   const sum = sumNamed(up, id);
@@ -32,6 +51,7 @@ export function placeStems(up: SettingUp, id: SumId, isAnew: boolean): void {
   routeTracks(up, groups, outputs);
   const stands = stemStands(up.it.context, placed);
   turnMono(up, stands);
+  turnChannels(up, stands);
   dropLines(up, before, stands);
   routeLines(up, groupsOf(stands), outputs);
 }
