@@ -33,29 +33,32 @@ function converterEnds(
   direction: 'from' | 'to',
 ): readonly ConverterEnd[] {
   const found = new Map<number, ConverterEnd>();
+  const seen = new Set([start]);
   // What is joined is followed first, so that it is not taken for something to be turned.
-  const seen = new Map<number, boolean>([[start, false]]);
-  const open: { readonly lane: number; readonly turns: boolean }[] = [{ lane: start, turns: false }];
+  const [joined, turned, later]: [number[], number[], number[]] = [[start], [], []];
   const walk = (lane: number, turns: boolean): void => {
     const here = graph.lanes[lane];
     if (here === undefined || seen.has(lane)) return;
-    seen.set(lane, turns);
+    seen.add(lane);
     if (isAnalogue(here.medium)) found.set(lane, { lane, turns });
-    else open.push({ lane, turns });
+    else (turns ? turned : joined).push(lane);
   };
-  while (open.length > 0) {
-    open.sort((a, b) => Number(a.turns) - Number(b.turns));
-    const at = open.shift();
-    const here = at && graph.lanes[at.lane];
-    if (at === undefined || here === undefined) break;
-    const edges = direction === 'from' ? edgesFrom(graph, at.lane) : edgesInto(graph, at.lane);
+  const follow = (lane: number, turns: boolean): void => {
+    const here = graph.lanes[lane];
+    const device = here && devices.get(here.device);
+    const edges = direction === 'from' ? edgesFrom(graph, lane) : edgesInto(graph, lane);
     for (const edge of edges)
-      if (edge.track === undefined) walk(direction === 'from' ? edge.to : edge.from, at.turns);
-    const device = devices.get(here.device);
-    if (device === undefined) continue;
+      if (edge.track === undefined) walk(direction === 'from' ? edge.to : edge.from, turns);
+    if (here === undefined || device === undefined) return;
     const joins = direction === 'from' ? joinsOf(device).outOf(here.id) : joinsOf(device).into(here.id);
     for (const join of joins)
-      walk(graph.laneIndex.get(direction === 'from' ? join.to : join.from) ?? -1, true);
+      later.push(graph.laneIndex.get(direction === 'from' ? join.to : join.from) ?? -1);
+  };
+  for (const lane of joined) follow(lane, false);
+  for (const lane of later.splice(0)) walk(lane, true);
+  for (const lane of turned) {
+    follow(lane, true);
+    for (const next of later.splice(0)) walk(next, true);
   }
   return [...found.values()].sort((a, b) => Number(a.turns) - Number(b.turns) || a.lane - b.lane);
 }

@@ -1,4 +1,5 @@
 import { hostOf, trackPort } from '../../graph/dawTracks';
+import type { Arrival } from '../../levels/arrival';
 import { arrivalsAt } from '../../levels/laneSum';
 import type { MonoSum } from '../../mix/monoSum';
 import { monoSum } from '../../mix/monoSum';
@@ -6,6 +7,7 @@ import { laneIdOf } from '../../rig/ids';
 import { sourceRef } from '../../scene/places';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Track } from '../../session/daw/trackSchema';
+import { TOLERANCE } from '../../units/tolerance';
 import type { Finding } from '../finding';
 import type { Rule } from '../rule';
 
@@ -15,6 +17,13 @@ const THIN_DB = 2;
 interface Thin extends MonoSum {
   readonly source: number;
 }
+
+/** Ways that come at one time and one way up add as they should: a mono sound between two sides, above all. */
+const isAlike = (ways: readonly Arrival[]): boolean =>
+  ways.every(
+    ({ alignedSamples, inverted }) =>
+      inverted === ways[0]?.inverted && Math.abs(alignedSamples - ways[0].alignedSamples) < TOLERANCE.samples,
+  );
 
 /** The sound of a stereo track that loses most when its sides are added. */
 function thinnest({ graph, field, session, rig }: WorkedScene, track: Track): Thin | undefined {
@@ -29,9 +38,12 @@ function thinnest({ graph, field, session, rig }: WorkedScene, track: Track): Th
     right.some((each) => each.source === source),
   );
   return both
-    .map((source): Thin => {
-      const of = (side: typeof left): typeof left => side.filter((each) => each.source === source);
-      return { source, ...monoSum([of(left), of(right)], graph.sampleRateHz) };
+    .flatMap((source): Thin[] => {
+      const [l, r] = [left, right].map((side) => side.filter((each) => each.source === source)) as [
+        Arrival[],
+        Arrival[],
+      ];
+      return isAlike([...l, ...r]) ? [] : [{ source, ...monoSum([l, r], graph.sampleRateHz) }];
     })
     .sort((a, b) => b.lossDb - a.lossDb)[0];
 }
