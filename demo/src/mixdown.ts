@@ -113,7 +113,7 @@ function withPedalGain(studio: Studio): Studio {
 
 /** The chamber group once more, on the desk: a scene of its own with the same stems, track for track into line inputs. */
 function withDeskMix(studio: Studio): Studio {
-  const made = newSceneEdits(studio, MIX_PLACE, 'Chamber on the desk', 'empty');
+  const made = newSceneEdits(studio, MIX_PLACE, 'Mix on the desk', 'empty');
   if (made === undefined) return studio;
   const place: ScenePlace = { ...MIX_PLACE, scene: made.id };
   const it = worked(changed(studio, made.edits), place);
