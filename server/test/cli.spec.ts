@@ -574,6 +574,18 @@ describe('ft summing', () => {
     expect(run(...call, '--csv').out).toMatch(/^Sum,Stem,Sound,Place,Why,Next best,Output,/);
   });
 
+  it('tells of a console as a mixer in its scene', () => {
+    const told = summingOutputSchema.parse(json(run(...call, '--scene', 'Mix on the desk', '--json')));
+    expect(told.sums).toMatchObject([{ school: 'track for track', remarks: [] }]);
+    expect(told.sums[0]!.places.map(({ stem, inputs }) => `${stem} ${inputs}`)).toEqual([
+      'DRUM 1',
+      'BCL 2',
+      'VIB 3–4',
+      'STR 5–6',
+      'AIR 7–8',
+    ]);
+  });
+
   it('says of a scene without sums that there are none', () => {
     expect(run('summing', fileOf(demo)).out).toContain('There are no sums in this scene.');
   });

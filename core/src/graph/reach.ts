@@ -1,11 +1,15 @@
 import type { Edge, SignalGraph } from './signalGraph';
 
-/** What is followed: every conducting edge, copper alone, all over which a load is felt, all that 48 V runs through. */
+/**
+ * What is followed: every conducting edge, copper alone, all over which a load is felt, all that 48 V runs
+ * through, what lies inside the tracks and buses of a host.
+ */
 const FOLLOWS = {
   all: (): boolean => true,
   copper: ({ passive }: Edge): boolean => passive,
   load: ({ passive, showsLoad }: Edge): boolean => passive || showsLoad === true,
   power: ({ passive, passesPower }: Edge): boolean => passive || passesPower === true,
+  tracks: ({ track }: Edge): boolean => track !== undefined,
 } as const;
 
 /**

@@ -6,11 +6,14 @@ import { newSession, templateOf } from '@ft/core/actions/sessions/sessionEdits';
 import { ALL_PARTS } from '@ft/core/actions/sessions/sessionParts';
 import type { WorkPlace } from '@ft/core/actions/workPlace';
 import { arrivalsAt, laneSum } from '@ft/core/levels/laneSum';
+import { originalsWithReturn } from '@ft/core/mix/sum/originals';
 import { sharesOf } from '@ft/core/mix/sum/shares';
 import { sumOutputs } from '@ft/core/mix/sum/sumInputs';
-import type { TrackId } from '@ft/core/rig/ids';
+import type { BusId, TrackId } from '@ft/core/rig/ids';
 import { applyChange } from '@ft/core/edits/change';
 import { editKnob } from '@ft/core/edits/make';
+import { workedScene } from '@ft/core/scene/workedScene';
+import type { Track } from '@ft/core/session/daw/trackSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
 import { track } from '../checks/examples/example';
 import { then } from '../fixtures/cuePlace';
@@ -185,6 +188,49 @@ describe('places', () => {
       ),
     );
     expect(viewOf(unprinted).remarks).toEqual(['Nothing records the sum: say which track prints it.']);
+  });
+});
+
+describe('originals beside their return', () => {
+  // Output 19 and 20 are heard, the stems have the first sixteen.
+  const heard = { to: 'host', first: 19, width: 2 } as const;
+  const toFx = { to: 'bus', bus: 'fx' as BusId } as const;
+  const withTrack = (it: WorkPlace, name: string, change: Partial<Track>): WorkPlace => {
+    const rows = it.context.session.tracks.map((each) =>
+      each.name === name ? { ...each, ...change } : each,
+    );
+    const session = { ...it.context.session, tracks: rows };
+    return { ...it, context: workedScene(it.studio.rig, session, it.context.scene, it.studio.floor) };
+  };
+  const outputsOf = (it: WorkPlace, name: string): Track['outputs'] =>
+    it.context.session.tracks.find((each) => each.name === name)!.outputs;
+  const printed = withTrack(placed(sumPlace()), 'PRINT', { outputs: [heard] });
+  const stray = withTrack(printed, 'VOX', { outputs: [...outputsOf(printed, 'VOX'), heard] });
+
+  it('are told with the output both come out of', () => {
+    expect(viewOf(printed).remarks).toEqual([]);
+    expect(viewOf(stray).remarks).toEqual([
+      'VOX comes out of output 19–20 with PRINT: original and return sound together, and the return is later. Take that output off under Mix, Tracks.',
+    ]);
+  });
+
+  it('are found over a bus, and not where nothing leaves the fader', () => {
+    const aux = track('aux', {
+      ...{ number: 20, name: 'AUX', kind: 'aux', width: 2 },
+      ...{ input: { from: 'bus', bus: 'fx' as BusId }, outputs: [heard] },
+    });
+    const session = {
+      ...printed.context.session,
+      buses: [{ id: 'fx' as BusId, name: 'FX', width: 2 } as const],
+      tracks: [...printed.context.session.tracks, aux],
+    };
+    const bussed: WorkPlace = { ...printed, context: { ...printed.context, session } };
+    const sent = withTrack(bussed, 'GTR', { outputs: [...outputsOf(bussed, 'GTR'), toFx] });
+    expect(originalsWithReturn(sent.context, sent.context.session.sums[0]!)).toMatchObject([
+      { track: { name: 'GTR' }, outputs: [19, 20] },
+    ]);
+    for (const shut of [withTrack(sent, 'GTR', { muted: true }), withTrack(sent, 'AUX', { muted: true })])
+      expect(viewOf(shut).remarks).toEqual([]);
   });
 });
 

@@ -1,9 +1,22 @@
 import type { WorkedScene } from '../../scene/workedScene';
 import type { DeviceId } from '../../rig/ids';
 import type { Sum } from '../../session/sumSchema';
+import { originalsWithReturn } from '../../mix/sum/originals';
 import { unlinkedMixers } from '../../mix/sum/sumInputs';
+import { rangesText } from '../../text/rangesText';
 import { listed } from '../../words/findings/speak';
 import type { StemRow } from './stemRow';
+
+/** Which originals are heard beside the return, in one sentence. */
+function originalsRemark(context: WorkedScene, sum: Sum, print: string): readonly string[] {
+  const found = originalsWithReturn(context, sum);
+  if (found.length === 0) return [];
+  const outputs = [...new Set(found.flatMap((each) => each.outputs))].sort((a, b) => a - b);
+  const names = found.map(({ track }) => track.name);
+  return [
+    `${listed(names)} ${names.length === 1 ? 'comes' : 'come'} out of output ${rangesText(outputs)} with ${print}: original and return sound together, and the return is later. Take that output off under Mix, Tracks.`,
+  ];
+}
 
 /** What is to be said of a sum as a whole. @param printed samples from its outputs to the host, where it is printed. */
 export function remarksOf(
@@ -38,5 +51,6 @@ export function remarksOf(
     ...(print !== undefined && printed === undefined
       ? [`The sum does not come back to ${print} in this scene.`]
       : []),
+    ...(print === undefined ? [] : originalsRemark(context, sum, print)),
   ];
 }
