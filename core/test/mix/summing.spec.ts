@@ -9,9 +9,11 @@ import { arrivalsAt, laneSum } from '@ft/core/levels/laneSum';
 import { originalsWithReturn } from '@ft/core/mix/sum/originals';
 import { sharesOf } from '@ft/core/mix/sum/shares';
 import { sumOutputs } from '@ft/core/mix/sum/sumInputs';
-import type { BusId, TrackId } from '@ft/core/rig/ids';
+import type { BusId, LaneId, TrackId } from '@ft/core/rig/ids';
 import { applyChange } from '@ft/core/edits/change';
 import { editKnob } from '@ft/core/edits/make';
+import { playbackLevel } from '@ft/core/levels/soundSources';
+import { stripOf } from '@ft/core/views/strip/strip';
 import { workedScene } from '@ft/core/scene/workedScene';
 import type { Track } from '@ft/core/session/daw/trackSchema';
 import type { Studio } from '@ft/core/session/studioSchema';
@@ -188,6 +190,34 @@ describe('places', () => {
       ),
     );
     expect(viewOf(unprinted).remarks).toEqual(['Nothing records the sum: say which track prints it.']);
+  });
+});
+
+describe('the strip of a line to a sum', () => {
+  const it1 = placed(sumPlace({ tracks: STEMS.map((stem) => ({ ...stem, crestDb: 14 })) }));
+  const stripAt = (name: string) => {
+    const { thread } = it1.context.threads.find((each) => each.thread.source.startsWith(name))!;
+    return stripOf(it1.context, { kind: 'thread', id: thread.id })!;
+  };
+
+  it('carries what its stem plays, so that no level is asked for', () => {
+    const { hops, gaps } = stripAt('KICK');
+    const [first] = hops;
+    const kick = it1.context.session.tracks.find(({ name }) => name === 'KICK')!;
+    const { levelDbfs = NaN } = playbackLevel(it1.context.session, kick);
+    const nominal = levelDbfs + kick.faderDb;
+    expect(first).toMatchObject({ unit: 'dBFS', nominal });
+    expect(first!.peak).toBeCloseTo(nominal + 14 - 10 * Math.log10(2), 9);
+    expect(gaps.filter((gap) => gap.includes('level is given'))).toEqual([]);
+    const mixer = laneSum(it1.context.field, it1.context.graph.laneIndex.get('mixer/in-1/1' as LaneId)!);
+    expect(hops.find(({ lane }) => lane === 'mixer/in-1/1')!.nominal).toBeCloseTo(mixer.nominal!, 9);
+  });
+
+  it('carries all the stems of its place', () => {
+    const { index } = it1.context.graph.lanes.find(({ id }) => id === stripAt('PADS').hops[0]!.lane)!;
+    const { nominal, sources } = laneSum(it1.context.field, index);
+    expect(sources).toHaveLength(2);
+    expect(stripAt('PADS').hops[0]!.nominal).toBeCloseTo(nominal!, 9);
   });
 });
 

@@ -16,6 +16,7 @@ import { msFromSamples } from '../../units/duration';
 import type { SettingCell } from '../settingCells';
 import { knobCells, settingCells } from '../settingCells';
 import { edgeLines, gapLine, termLine } from '../../words/termWording';
+import { lineLadder } from './lineLadder';
 
 /** One lane of the strip: how the signal came here, and its figures. Plain data, ready to draw. */
 export interface StripHop {
@@ -125,7 +126,7 @@ function stripFrom(context: WorkedScene, title: string, levels: Ladder, selected
 }
 
 const threadStrip = (context: WorkedScene, planned: PlannedThread, selectedLane: number): Strip => ({
-  ...stripFrom(context, threadName(planned.thread), planned.ladder, selectedLane),
+  ...stripFrom(context, threadName(planned.thread), lineLadder(context, planned), selectedLane),
   thread: planned.thread.id,
   complete: planned.complete,
 });
