@@ -9,6 +9,16 @@ export interface News {
 /** The newest first. */
 export const NEWS: readonly News[] = [
   {
+    id: 'summing',
+    title: 'Summing',
+    text: 'Which stem stands where on a summing mixer or a console, and why; who takes how much of the sum, what each is driven to, and how late it comes back. g m, then g 3.',
+  },
+  {
+    id: 'inserts',
+    title: 'Inserts',
+    text: 'Outboard of the mix, one line a job: converter channels are given out, trims put units at their level, and of a unit wanted twice it is told who is committed first. g m, then g 2.',
+  },
+  {
     id: 'takes',
     title: 'Takes',
     text: 'The log of a day of recording: a counter that may follow the host, notes by one key while it runs, what is played again with both of its edges, what is used; on paper, as a table and as labels. g t, then g 5.',
