@@ -11,8 +11,9 @@ import { refuse, value } from '../../../text/cellReading';
 import { typedNumber } from '../../../text/typedNumber';
 import { readKind, readLength, readPlace, readState, readSweet } from '../../../typed/job/jobOptions';
 import { readChain } from '../../../typed/job/jobUnits';
+import { cellByCell } from '../../cellByCell';
 import type { CellsEdits } from '../../cellsEdits';
-import { SettingUp } from '../../settingUp';
+import type { SettingUp } from '../../settingUp';
 import type { WorkPlace } from '../../workPlace';
 import { bringUp, isUp } from './bringUp';
 import { jobNamed, putSlots, stateSet, trackOf } from './jobEdits';
@@ -163,14 +164,4 @@ function cell(up: SettingUp, { job: id, field, text }: JobCell): Said {
 }
 
 /** Takes texts over into cells of the insert sheet, one after the other, as one change; what does not fit is told. */
-export function jobCells(it: WorkPlace, cells: readonly JobCell[]): CellsEdits {
-  const up = new SettingUp(it);
-  const refused: { at: number; sentence: string }[] = [];
-  cells.forEach((each, at) => {
-    const told = up.refused.length;
-    const said = cell(up, each);
-    const why = said.ok ? up.refused[told]?.sentence : said.sentence;
-    if (why !== undefined) refused.push({ at, sentence: why });
-  });
-  return { edits: up.edits, refused };
-}
+export const jobCells = (it: WorkPlace, cells: readonly JobCell[]): CellsEdits => cellByCell(it, cells, cell);

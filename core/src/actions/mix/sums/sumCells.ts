@@ -6,8 +6,9 @@ import type { CellReading } from '../../../text/cellReading';
 import { refuse, value } from '../../../text/cellReading';
 import { readInputs, readSound } from '../../../typed/sum/placeText';
 import { readTrackCell } from '../../../typed/track/trackCells';
+import { cellByCell } from '../../cellByCell';
 import type { CellsEdits } from '../../cellsEdits';
-import { SettingUp } from '../../settingUp';
+import type { SettingUp } from '../../settingUp';
 import type { WorkPlace } from '../../workPlace';
 import { trackCellEdits } from '../trackEdits';
 import { placeStems } from './placeStems';
@@ -90,14 +91,4 @@ function cell(up: SettingUp, each: SumCell): CellReading<null> {
 }
 
 /** Takes texts over into cells of the summing sheet, one after the other, as one change; what does not fit is told. */
-export function sumCells(it: WorkPlace, cells: readonly SumCell[]): CellsEdits {
-  const up = new SettingUp(it);
-  const refused: { at: number; sentence: string }[] = [];
-  cells.forEach((each, at) => {
-    const told = up.refused.length;
-    const said = cell(up, each);
-    const why = said.ok ? up.refused[told]?.sentence : said.sentence;
-    if (why !== undefined) refused.push({ at, sentence: why });
-  });
-  return { edits: up.edits, refused };
-}
+export const sumCells = (it: WorkPlace, cells: readonly SumCell[]): CellsEdits => cellByCell(it, cells, cell);
