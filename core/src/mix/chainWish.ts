@@ -100,18 +100,25 @@ export class ChainWishes {
   }
 
   /** A run of outputs of the host that is to be brought to some inputs, side by side. */
-  into(id: string, lanes: readonly number[]): ChannelWish {
+  into = (id: string, lanes: readonly number[]): ChannelWish => this.run(id, lanes, 'send');
+
+  /** A run of inputs of the host that some outputs are to be brought to, side by side. */
+  outOf = (id: string, lanes: readonly number[]): ChannelWish => this.run(id, lanes, 'return');
+
+  private run(id: string, lanes: readonly number[], end: 'send' | 'return'): ChannelWish {
+    const cost = (first: number): number | undefined => {
+      const costs = lanes.map((lane, i) => this.cost(first + i, lane, end));
+      return costs.every((each) => each !== undefined)
+        ? Math.min(
+            99,
+            costs.reduce((a, b) => a + b, 0),
+          )
+        : undefined;
+    };
+    const free = (): number => 0;
     return {
-      ...{ id, sides: lanes.length, returnCost: () => 0 },
-      sendCost: (first) => {
-        const costs = lanes.map((lane, i) => this.cost(first + i, lane, 'send'));
-        return costs.every((each) => each !== undefined)
-          ? Math.min(
-              99,
-              costs.reduce((a, b) => a + b, 0),
-            )
-          : undefined;
-      },
+      ...{ id, sides: lanes.length },
+      ...{ sendCost: end === 'send' ? cost : free, returnCost: end === 'return' ? cost : free },
     };
   }
 

@@ -1,3 +1,4 @@
+import { carrierRows, carrierSends } from '../cues/carrierSends';
 import { reach } from '../graph/reach';
 import { knobReader } from '../rig/buildDevice';
 import type { LaneId, TrackId } from '../rig/ids';
@@ -5,6 +6,8 @@ import { laneIdOf } from '../rig/ids';
 import type { Device } from '../rig/rigSchema';
 import type { SettingKey } from '../rig/settings';
 import { settingKeyOf } from '../rig/settings';
+import type { SheetRow } from '../rig/sheets/channelSheet';
+import type { Carrier } from '../session/cueSchema';
 import type { WorkedScene } from '../scene/workedScene';
 import type { Track } from '../session/daw/trackSchema';
 
@@ -60,47 +63,69 @@ function hostBuses({ session }: WorkedScene): readonly ParallelBus[] {
   });
 }
 
-/** Where a cue send leaves a strip, and the pan that path has in the mix: channel or monitor path. */
-const PATHS: Readonly<
-  Record<number, { readonly port: string; readonly pan: string; readonly toMix: string }>
-> = {
-  1: { port: 'channel', pan: 'pan', toMix: 'toMix' },
-  2: { port: 'channel', pan: 'pan', toMix: 'toMix' },
-  3: { port: 'monitor', pan: 'monitorPan', toMix: 'monitorToMix' },
-  4: { port: 'monitor', pan: 'monitorPan', toMix: 'monitorToMix' },
-};
-
-/** A console whose stereo cue goes over outboard and back to itself: strips that stand elsewhere in it. */
-function consoleBus(context: WorkedScene, console: Device): readonly ParallelBus[] {
-  const { graph, scene } = context;
-  const outs = ['cue-out-left', 'cue-out-right'].flatMap(
-    (port) => graph.laneIndex.get(laneIdOf(console.id, port, 1)) ?? [],
-  );
-  const beyond = reach(graph, outs, 'from');
-  const processed = graph.stations.some(({ role, in: into }) => role === 'processor' && beyond.has(into));
-  const returns = [...beyond].some((lane) => {
-    const at = graph.lanes[lane];
-    return at?.device === console.id && at.direction === 'in';
-  });
-  if (outs.length < 2 || !processed || !returns) return [];
-  const read = knobReader(console, scene.settings);
-  const pairs: PanPair[] = [];
-  for (let n = 1; ; n++) {
-    const path = PATHS[Number(read('cue', n))];
-    if (graph.laneIndex.get(laneIdOf(console.id, 'channel', n)) === undefined) break;
-    if (path === undefined || read(path.toMix, n) !== true) continue;
-    const [mix, bus] = [Number(read(path.pan, n)), Number(read('cuePan', n))];
-    const lane = laneIdOf(console.id, path.port, n);
-    if (differ(mix, bus))
-      pairs.push({ of: 'channel', lane, key: settingKeyOf(console.id, 'cuePan', n), mix, bus });
-  }
-  return [{ carrier: { kind: 'device', id: console.id }, pairs }];
+/** A bus of a console that goes over outboard and back to it, and the strips that stand elsewhere in it than in the mix. */
+export interface DeskParallel {
+  readonly bus: SheetRow;
+  readonly pairs: readonly PanPair[];
 }
 
-/** Every bus beside the mix that passes outboard: aux tracks of the host, and cues of split consoles used so. */
+/** Whether what leaves by a bus passes a unit and comes back to the console. */
+function comesBackProcessed({ graph }: WorkedScene, console: Device, { lane }: SheetRow): boolean {
+  const start = lane && graph.laneIndex.get(laneIdOf(console.id, lane.port, lane.lane));
+  if (start === undefined) return false;
+  const beyond = reach(graph, [start], 'from');
+  return (
+    graph.stations.some(({ role, in: into }) => role === 'processor' && beyond.has(into)) &&
+    [...beyond].some((at) => {
+      const { device, direction } = graph.lanes[at] ?? {};
+      return device === console.id && direction === 'in';
+    })
+  );
+}
+
+function pairsOf(context: WorkedScene, console: Device, carrier: Carrier): readonly PanPair[] {
+  const read = knobReader(console, context.scene.settings);
+  const found = carrierSends(context, carrier);
+  return (found.ok ? found.sends : []).flatMap((send): readonly PanPair[] => {
+    if (send.kind !== 'desk' || !send.isOn) return [];
+    const { cells, lane } = send.row;
+    const [toMix, pan, busPan] = [cells['toMix'], cells['pan'], send.cell.pan];
+    if (lane === undefined || busPan === undefined) return [];
+    if (toMix?.kind !== 'knob' || read(toMix.knob.setting, toMix.knob.channel) !== true) return [];
+    const mix = pan?.kind === 'knob' ? Number(read(pan.knob.setting, pan.knob.channel)) : 0;
+    const bus = Number(read(busPan.setting, busPan.channel));
+    const key = settingKeyOf(console.id, busPan.setting, busPan.channel);
+    return differ(mix, bus)
+      ? [{ of: 'channel', lane: laneIdOf(console.id, lane.port, lane.lane), key, mix, bus }]
+      : [];
+  });
+}
+
+const isStereo = (console: Device, { cells, leaves }: SheetRow, context: WorkedScene): boolean => {
+  const { stereo } = cells;
+  const read = knobReader(console, context.scene.settings);
+  return stereo?.kind === 'knob'
+    ? read(stereo.knob.setting, stereo.knob.channel) === true
+    : leaves?.length === 2;
+};
+
+/** Every bus of a console that is used as a parallel one: its stereo cue, or two auxes as a pair. */
+export const deskParallels = (context: WorkedScene, console: Device): readonly DeskParallel[] =>
+  carrierRows(console)
+    .filter((bus) => isStereo(console, bus, context) && comesBackProcessed(context, console, bus))
+    .map((bus) => ({
+      bus,
+      pairs: pairsOf(context, console, { on: 'console', device: console.id, rows: [bus.id] }),
+    }));
+
+function consoleBus(context: WorkedScene, console: Device): readonly ParallelBus[] {
+  const buses = deskParallels(context, console);
+  const pairs = buses.flatMap((each) => each.pairs);
+  return buses.length === 0 ? [] : [{ carrier: { kind: 'device', id: console.id }, pairs }];
+}
+
+/** Every bus beside the mix that passes outboard: aux tracks of the host, and buses of consoles used so. */
 export const parallelBuses = (context: WorkedScene): readonly ParallelBus[] => [
   ...hostBuses(context),
-  ...context.rig.devices
-    .filter(({ type }) => type === 'splitConsole')
-    .flatMap((console) => consoleBus(context, console)),
+  ...context.rig.devices.flatMap((device) => consoleBus(context, device)),
 ];

@@ -1,9 +1,6 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
-import type {
-  ChannelColumnView,
-  ChannelRowView,
-  ChannelSheetView,
-} from '@ft/core/views/consoles/channelSheetView';
+import type { ChannelColumnView } from '@ft/core/views/consoles/cellEditor';
+import type { ChannelRowView, ChannelSheetView } from '@ft/core/views/consoles/channelSheetView';
 import type { SheetHead } from './sheetPdf';
 import { sheetPdf } from './sheetPdf';
 

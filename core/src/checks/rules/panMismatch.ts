@@ -25,6 +25,6 @@ export const panMismatch: Rule = {
   stage: 'mix',
   why: 'What is mixed in beside itself has to stand where it stands: elsewhere it pulls the sound across, and moves it whenever the bus works.',
   limits:
-    'Takes aux tracks with hardware in a slot, and the stereo cue of a split console that goes over outboard and back, as parallel buses; a reverb may stand where it likes. Differences up to 3 of 100 are nobody’s.',
+    'Takes aux tracks with hardware in a slot, and stereo cues and aux pairs of consoles that go over outboard and back, as parallel buses; a reverb may stand where it likes. Differences up to 3 of 100 are nobody’s.',
   run,
 };

@@ -25,9 +25,9 @@ export const summingCsv = ({ sums }: SummingView): string =>
         ],
         ...[
           row.room,
-          row.gain,
-          row.isMono ? 'on' : 'off',
-          row.isBoosted ? 'on' : 'off',
+          row.knobs['gain'] ?? '',
+          row.knobs['mono'] ?? '',
+          row.knobs['boost'] ?? '',
           row.share,
           row.underSum,
         ],

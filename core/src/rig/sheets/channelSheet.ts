@@ -79,6 +79,8 @@ export interface SheetRow {
   /** Lanes of its own that leave the device. */
   readonly leaves?: readonly LaneKey[];
   readonly insert?: InsertJacks;
+  /** Of a bus with two sides on one row: where its right side leaves and comes back. */
+  readonly insertRight?: InsertJacks;
   /** The line input it can listen to, and what it is called among its sources. */
   readonly lineIn?: { readonly lane: LaneKey; readonly source: string };
   /** Of a bus that can carry a cue: the column its sends stand in. */

@@ -7,14 +7,13 @@ import { REMOTE } from '../../rig/catalogue/consoles/remoteRows';
 import type { DeviceId, LaneId } from '../../rig/ids';
 import type { Device } from '../../rig/rigSchema';
 import { settingKeyOf } from '../../rig/settings';
-import type { ChannelCell, ChannelColumn, SheetLayer } from '../../rig/sheets/channelSheet';
+import type { SheetLayer } from '../../rig/sheets/channelSheet';
 import { sheetOf } from '../../rig/sheets/sheetOf';
 import { byNumber } from '../../session/byNumber';
 import type { WorkedScene } from '../../scene/workedScene';
+import type { ChannelColumnView } from './cellEditor';
+import { editorOf } from './cellEditor';
 import { matrixSections } from './matrixPage';
-
-/** How a cell is edited. */
-export type CellEditor = 'text' | 'figure' | 'choice' | 'switch';
 
 /** A row of a channel sheet as a screen, a paper or a file shows it. */
 export interface ChannelRowView {
@@ -33,10 +32,6 @@ export interface ChannelRowView {
   readonly isUsed: boolean;
 }
 
-export interface ChannelColumnView extends ChannelColumn {
-  readonly editor: CellEditor;
-}
-
 /** A device with channels in a scene, row by row. */
 export interface ChannelSheetView {
   readonly device: DeviceId;
@@ -48,26 +43,6 @@ export interface ChannelSheetView {
   /** Sections that can be looked at as a grid of sources against destinations. */
   readonly matrices: readonly { readonly id: string; readonly title: string }[];
   readonly rows: readonly ChannelRowView[];
-}
-
-function editorFor(desk: Desk, device: Device, cell: ChannelCell): CellEditor {
-  if (cell.kind === 'patch' || cell.kind === 'insert') return 'choice';
-  if (cell.kind !== 'knob') return 'text';
-  const spec = desk.knobs(device).spec(cell.knob);
-  if (typeof spec?.initial === 'boolean') return 'switch';
-  return spec?.names === undefined ? 'figure' : 'choice';
-}
-
-/** A column is edited as the first of its cells is; where they differ, as text. */
-function editorOf(desk: Desk, { id }: ChannelColumn): CellEditor {
-  const editors = new Set(
-    desk.rows.flatMap(({ cells }) => {
-      const placed = cells[id];
-      return placed === undefined ? [] : [editorFor(desk, placed.device, placed.cell)];
-    }),
-  );
-  const [only] = editors;
-  return editors.size === 1 && only !== undefined ? only : 'text';
 }
 
 const isTurned = ({ scene }: WorkedScene, { cells }: DeskRow, device: DeviceId): boolean =>

@@ -1,18 +1,17 @@
-import { laneSum } from '../../levels/laneSum';
-import { maxLevel } from '../../levels/maxLevel';
 import { hostChannels } from '../../mix/hostChannels';
 import type { PlaceReasons } from '../../mix/sum/placeReasons';
 import type { InputShare } from '../../mix/sum/shares';
 import { TOO_MUCH } from '../../mix/sum/shares';
-import type { SumInput } from '../../mix/sum/sumInputs';
+import type { SumDesks } from '../../consoles/mixing/deskOfSum';
 import type { StemStand } from '../../mix/sum/sumStand';
-import { knobReader } from '../../rig/buildDevice';
 import type { ThreadId, TrackId } from '../../rig/ids';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { School, Sound } from '../../session/sumSchema';
+import { deskTexts } from './desk/deskTexts';
+import { driveAt } from './driveAt';
 import { inputsText } from '../../typed/sum/placeText';
 import { levelText } from '../../typed/track/faderText';
-import { formatDb, formatGain, formatLevel, formatSamples } from '../../units/format';
+import { formatDb, formatSamples } from '../../units/format';
 import { nextBestText, placeReasonText } from '../../words/mix/placeSentence';
 
 /** One line of the summing sheet. */
@@ -33,10 +32,12 @@ export interface StemRow {
   readonly level: string;
   readonly room: string;
   readonly isOver: boolean;
-  /** The mixer's own gain there, its mono switch and its boost. */
-  readonly gain: string;
-  readonly isMono: boolean;
-  readonly isBoosted: boolean;
+  /** What the mixer has there, by column of its channel sheet; of sides that differ with a stroke between. */
+  readonly knobs: Readonly<Record<string, string>>;
+  /** On the insert of its channel. */
+  readonly unit: string;
+  /** Whether its channel can be recorded by itself: inputs of the host its direct outs come to, and how late. */
+  readonly recorded: string;
   /** Of the energy of the sum, with whoever shares the place. */
   readonly share: string;
   readonly underSum: string;
@@ -49,46 +50,6 @@ export interface StemRow {
   readonly offset: string;
   readonly trouble: string;
   readonly thread?: ThreadId;
-}
-
-/** How hard the hardest driven of some inputs is driven. */
-function drive(
-  { graph, field }: WorkedScene,
-  inputs: readonly SumInput[],
-): Pick<StemRow, 'level' | 'room' | 'isOver'> {
-  const each = inputs.flatMap(({ lane }) => {
-    const { nominal, peak } = laneSum(field, lane);
-    const at = graph.lanes[lane];
-    const max = at && maxLevel(at);
-    return nominal === undefined
-      ? []
-      : [{ nominal, room: peak === undefined || max === undefined ? undefined : max - peak }];
-  });
-  const [hardest] = [...each].sort((a, b) => b.nominal - a.nominal);
-  if (hardest === undefined) return { level: '', room: '', isOver: false };
-  const { nominal, room } = hardest;
-  return {
-    level: formatLevel(nominal, 'dBu'),
-    room: room === undefined ? '' : formatDb(room),
-    isOver: room !== undefined && room < 0,
-  };
-}
-
-function knobsOf(
-  context: WorkedScene,
-  inputs: readonly SumInput[],
-): Pick<StemRow, 'gain' | 'isMono' | 'isBoosted'> {
-  const [first] = inputs;
-  const device = first && context.devices.get(first.device);
-  if (first?.station === undefined || device === undefined)
-    return { gain: '', isMono: false, isBoosted: false };
-  const read = knobReader(device, context.scene.settings);
-  const has = (setting: string): boolean => first.station?.settings.includes(setting) === true;
-  return {
-    gain: has('inputGainDb') ? formatGain(Number(read('inputGainDb', first.channel))) : '',
-    isMono: has('mono') && read('mono', first.channel) === true,
-    isBoosted: has('boost') && inputs.some(({ channel }) => read('boost', channel) === true),
-  };
 }
 
 function shareTexts(
@@ -141,6 +102,7 @@ function converterText(context: WorkedScene, outputs: readonly number[]): string
 /** What of a sum is worked out once for all its stems. */
 export interface OfSum {
   readonly school: School;
+  readonly desks: SumDesks;
   readonly reasons: PlaceReasons;
   readonly shares: readonly InputShare[];
   /** From the outputs of the sum to the host, samples; undefined where it is not printed. */
@@ -151,7 +113,7 @@ export interface OfSum {
 export function stemRow(
   context: WorkedScene,
   stand: StemStand,
-  { school, reasons, shares, printed }: OfSum,
+  { school, desks, reasons, shares, printed }: OfSum,
 ): StemRow {
   const { stem, track, outputs, lines } = stand;
   const nameOf = (id: string): string => context.session.tracks.find((each) => each.id === id)?.name ?? id;
@@ -164,8 +126,11 @@ export function stemRow(
     nextBest: reason === undefined ? '' : nextBestText(reason, nameOf),
     ...(reason?.points !== undefined && { points: reason.points }),
     ...{ output: inputsText(outputs), converter: converterText(context, outputs) },
-    ...drive(context, stand.inputs),
-    ...knobsOf(context, stand.inputs),
+    ...driveAt(
+      context,
+      stand.inputs.map(({ lane }) => lane),
+    ),
+    ...deskTexts(context, desks.pointsOf(stand.inputs), outputs),
     ...shareTexts(shares.filter(({ input }) => stem.inputs?.includes(input) === true)),
     ...{ fader: levelText(track.faderDb), faderOffDb: track.faderDb, trouble: troubleOf(stand) },
     offset: offset === undefined ? '' : formatSamples(offset),

@@ -1,6 +1,8 @@
 import type { WorkedScene } from '../../scene/workedScene';
 import type { DeviceId } from '../../rig/ids';
 import type { Sum } from '../../session/sumSchema';
+import type { HeardPrinted } from '../../mix/sum/heardPrinted';
+import { heardPrinted } from '../../mix/sum/heardPrinted';
 import { originalsWithReturn } from '../../mix/sum/originals';
 import { unlinkedMixers } from '../../mix/sum/sumInputs';
 import { rangesText } from '../../text/rangesText';
@@ -18,25 +20,28 @@ function originalsRemark(context: WorkedScene, sum: Sum, print: string): readonl
   ];
 }
 
-/** What is to be said of a sum as a whole. @param printed samples from its outputs to the host, where it is printed. */
-export function remarksOf(
-  context: WorkedScene,
-  sum: Sum,
-  rows: readonly StemRow[],
-  printed: number | undefined,
-): readonly string[] {
-  const { devices, session } = context;
-  const name = (id: DeviceId): string => devices.get(id)?.name ?? id;
-  const gone = sum.mixers.filter((id) => !devices.has(id));
-  const most = rows.find(({ isTooMuch }) => isTooMuch);
-  const boosted = rows.filter(({ isBoosted }) => isBoosted).map((row) => row.name);
-  const print = session.tracks.find(({ id }) => id === sum.print)?.name;
+/** What is heard and not printed, and the other way round. */
+function heardRemarks({ heardOnly, printedOnly }: HeardPrinted): readonly string[] {
+  const are = (names: readonly string[]): string => (names.length === 1 ? 'stands' : 'stand');
   return [
-    ...gone.map((id) => `${id} is not in the rig any more. Set the sum up on another mixer.`),
-    ...unlinkedMixers(context, sum).map(
-      (id) =>
-        `${name(id)} does not hand its bus on to ${name(sum.mixers[0] ?? id)}: wire expansion out to expansion in.`,
-    ),
+    ...(heardOnly.length === 0
+      ? []
+      : [
+          `${listed(heardOnly)} ${are(heardOnly)} on the way to the loudspeakers alone: heard, and not in what is printed. Put it before the print, or mix knowing it.`,
+        ]),
+    ...(printedOnly.length === 0
+      ? []
+      : [
+          `${listed(printedOnly)} ${are(printedOnly)} on the way to the print alone: printed, and not heard. Listen to what comes back.`,
+        ]),
+  ];
+}
+
+/** Who takes too much of the sum, and who is boosted. */
+function stemRemarks(rows: readonly StemRow[]): readonly string[] {
+  const most = rows.find(({ isTooMuch }) => isTooMuch);
+  const boosted = rows.filter(({ knobs }) => /\bon\b/.test(knobs['boost'] ?? '')).map((row) => row.name);
+  return [
     ...(most === undefined
       ? []
       : [
@@ -47,10 +52,32 @@ export function remarksOf(
       : [
           `Boost is in on ${listed(boosted)}: the last resort. Set the level earlier, where it costs no noise.`,
         ]),
+  ];
+}
+
+/** What is to be said of a sum as a whole. @param printed samples from its outputs to the host, where it is printed. */
+export function remarksOf(
+  context: WorkedScene,
+  sum: Sum,
+  rows: readonly StemRow[],
+  printed: number | undefined,
+): readonly string[] {
+  const { devices, session } = context;
+  const name = (id: DeviceId): string => devices.get(id)?.name ?? id;
+  const gone = sum.mixers.filter((id) => !devices.has(id));
+  const print = session.tracks.find(({ id }) => id === sum.print)?.name;
+  return [
+    ...gone.map((id) => `${id} is not in the rig any more. Set the sum up on another mixer.`),
+    ...unlinkedMixers(context, sum).map(
+      (id) =>
+        `${name(id)} does not hand its bus on to ${name(sum.mixers[0] ?? id)}: wire expansion out to expansion in.`,
+    ),
+    ...stemRemarks(rows),
     ...(print === undefined ? ['Nothing records the sum: say which track prints it.'] : []),
     ...(print !== undefined && printed === undefined
       ? [`The sum does not come back to ${print} in this scene.`]
       : []),
     ...(print === undefined ? [] : originalsRemark(context, sum, print)),
+    ...heardRemarks(heardPrinted(context, sum)),
   ];
 }

@@ -1,3 +1,4 @@
+import { SumDesks } from '../../consoles/mixing/deskOfSum';
 import { placeReasons } from '../../mix/sum/placeReasons';
 import { sharesOf } from '../../mix/sum/shares';
 import { canSum, sumInputs, sumOutputs } from '../../mix/sum/sumInputs';
@@ -9,6 +10,10 @@ import { byNumber } from '../../session/byNumber';
 import type { School, Sum } from '../../session/sumSchema';
 import { rangesText } from '../../text/rangesText';
 import { inputsText } from '../../typed/sum/placeText';
+import type { ChannelColumnView } from '../consoles/cellEditor';
+import { deskColumns } from './desk/deskColumns';
+import type { DeskMixView } from './desk/deskMixView';
+import { deskMixView } from './desk/deskMixView';
 import type { StemRow } from './stemRow';
 import { stemRow } from './stemRow';
 import { remarksOf } from './sumRemarks';
@@ -21,6 +26,10 @@ export interface SumView {
   readonly school: School;
   readonly layout: string;
   readonly rows: readonly StemRow[];
+  /** What its mixers have at each input, and what a cell of the row is called there. */
+  readonly columns: readonly ChannelColumnView[];
+  /** Buses, VCAs and recording of the console that is the mixer. */
+  readonly desk?: DeskMixView;
   readonly inputCount: number;
   /** Inputs nobody has. */
   readonly freeInputs: string;
@@ -61,18 +70,22 @@ function sumView(context: WorkedScene, sum: Sum): SumView {
   const inputs = sumInputs(context, sum);
   const taken = new Set(sum.stems.flatMap(({ inputs: own }) => own ?? []));
   const byPlace = ({ stem }: StemStand): number => stem.inputs?.[0] ?? Infinity;
+  const desks = new SumDesks(context, sum);
   const rows = [...stands]
     .sort((a, b) => byPlace(a) - byPlace(b))
-    .map((stand) => stemRow(context, stand, { school: sum.school, reasons, shares, printed }));
+    .map((stand) => stemRow(context, stand, { school: sum.school, desks, reasons, shares, printed }));
+  const desk = deskMixView(context, desks, stands);
   return {
     ...{ id: sum.id, name: sum.name, school: sum.school, rows },
     mixers: sum.mixers.map((id) => devices.get(id)?.name ?? id),
     layout: (sum.layout ?? []).map(inputsText).join(', '),
+    columns: deskColumns(desks.pointsOf(inputs)),
+    ...(desk !== undefined && { desk }),
     inputCount: inputs.length,
     freeInputs: rangesText(inputs.map(({ number }) => number).filter((n) => !taken.has(n))),
     ...{ points: reasons.points, isProven: reasons.isProven },
     print: sum.print === undefined ? '' : nameOf(sum.print),
-    remarks: remarksOf(context, sum, rows, printed),
+    remarks: [...remarksOf(context, sum, rows, printed), ...(desk?.remarks ?? [])],
   };
 }
 

@@ -9,7 +9,7 @@ import type { SettingUp } from '../../settingUp';
 import { addThreadsEdits } from '../../track/threadEdits';
 
 /** Loops of a switcher that a chain passes are in, its other loops out: what hangs in them serves nobody else. */
-export function turnLoops(up: SettingUp, { chain }: Job): void {
+export function turnLoops(up: SettingUp, { chain }: Pick<Job, 'chain'>): void {
   const { devices, graph } = up.it.context;
   const wanted = new Set(chain.flat());
   const switchers = new Set(

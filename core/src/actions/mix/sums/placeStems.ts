@@ -38,6 +38,15 @@ function turnChannels(up: SettingUp, stands: readonly StemStand[]): void {
   for (const [device, own] of cells) up.cells(device, own);
 }
 
+/** Stems that are where they were, with their lines: what somebody set on their channels since stays. */
+const standsStill = (before: readonly StemStand[], { stem }: StemStand): boolean =>
+  before.some(
+    (was) =>
+      was.stem.track === stem.track &&
+      was.lines.length > 0 &&
+      was.stem.inputs?.join() === stem.inputs?.join(),
+  );
+
 /** Gives stems their places, and brings their tracks there: outputs of the host, mono switches, lines. */
 export function placeStems(up: SettingUp, id: SumId, isAnew: boolean): void {
   const sum = sumNamed(up, id);
@@ -51,7 +60,10 @@ export function placeStems(up: SettingUp, id: SumId, isAnew: boolean): void {
   routeTracks(up, groups, outputs);
   const stands = stemStands(up.it.context, placed);
   turnMono(up, stands);
-  turnChannels(up, stands);
+  turnChannels(
+    up,
+    stands.filter((stand) => !standsStill(before, stand)),
+  );
   dropLines(up, before, stands);
   routeLines(up, groupsOf(stands), outputs);
 }

@@ -1,52 +1,20 @@
 import { editSet } from '../../../edits/make';
-import { hostOf } from '../../../graph/dawTracks';
 import { sumOutputs } from '../../../mix/sum/sumInputs';
-import type { ThreadId } from '../../../rig/ids';
-import { idFromName } from '../../../rig/ids';
 import type { Thread } from '../../../session/sessionSchema';
-import { threadSchema } from '../../../session/sessionSchema';
 import type { Sum } from '../../../session/sumSchema';
-import { sideWord } from '../../../words/mix/sideWord';
 import type { SettingUp } from '../../settingUp';
 import { addThreadsEdits } from '../../track/threadEdits';
-import { hostInput } from '../jobs/jobLines';
 import { standstill } from '../jobs/jobRoutes';
+import { recordLines } from './recordLines';
 
 /** Lines from the outputs of a sum to the inputs of the track it is printed on, as far as they are not there. */
-function missingLines(up: SettingUp, sum: Sum, first: number): readonly Thread[] {
-  const { context } = up.it;
-  const host = hostOf(context.rig.devices, context.session);
-  const taken = new Set<string>(context.session.threads.map(({ id }) => id));
-  const last = Math.max(0, ...context.session.threads.map((thread) => thread.number));
-  let lead: ThreadId | undefined;
+function missingLines({ it: { context } }: SettingUp, sum: Sum, first: number): readonly Thread[] {
   const outs = sumOutputs(context, sum);
-  return outs.flatMap((lane, side): readonly Thread[] => {
-    const from = context.graph.lanes[lane]?.id;
-    const input = host && hostInput(context, host.id, first + side);
-    const isThere = context.session.threads.some(
-      (thread) => thread.purpose === 'print' && thread.from === from,
-    );
-    if (from === undefined || input === undefined || isThere) return [];
-    const word = sideWord(side, outs.length);
-    const id = idFromName(`${sum.name} print ${word}`, taken, 'print') as ThreadId;
-    taken.add(id);
-    const link = lead === undefined ? {} : { link: { lead, place: side + 1 } };
-    lead ??= id;
-    return [
-      threadSchema.parse({
-        ...{
-          id,
-          number: last + 1 + side,
-          purpose: 'print',
-          performer: '',
-          source: `${sum.name} ${word}`.trim(),
-          from,
-          inserts: [],
-        },
-        ...{ trackName: '', pins: { 'daw-input': input }, scenes: [context.scene.id], ...link },
-      }),
-    ];
-  });
+  return recordLines(
+    context,
+    `${sum.name} print`,
+    outs.map((lane, side) => ({ lane, input: first + side })),
+  );
 }
 
 /** Brings a sum back to the track it is printed on. */

@@ -1,5 +1,7 @@
 import { placeKey } from '../../../mix/sum/sumPlace';
+import { SumDesks } from '../../../consoles/mixing/deskOfSum';
 import { sumInputs } from '../../../mix/sum/sumInputs';
+import { stemStands } from '../../../mix/sum/sumStand';
 import type { SumId, TrackId } from '../../../rig/ids';
 import type { Stem, Sum } from '../../../session/sumSchema';
 import type { CellReading } from '../../../text/cellReading';
@@ -10,12 +12,18 @@ import { cellByCell } from '../../cellByCell';
 import type { CellsEdits } from '../../cellsEdits';
 import type { SettingUp } from '../../settingUp';
 import type { WorkPlace } from '../../workPlace';
+import { enterColumn } from '../desk/enterColumn';
 import { trackCellEdits } from '../trackEdits';
 import { placeStems } from './placeStems';
 import { putStems, sumNamed } from './sharePlaces';
 
+/** A column of the channel sheet of the mixer, or the unit on the insert of the channel. */
+export type DeskField = `desk:${string}`;
 /** The columns of the summing sheet that are typed. */
-export type SumField = 'place' | 'sound' | 'fader';
+export type SumField = 'place' | 'sound' | 'fader' | DeskField;
+
+const DESK = 'desk:';
+const isDeskField = (field: SumField): field is DeskField => field.startsWith(DESK);
 
 /** A text for a cell of the summing sheet. */
 export interface SumCell {
@@ -82,6 +90,12 @@ function cell(up: SettingUp, each: SumCell): CellReading<null> {
   const track = up.it.context.session.tracks.find(({ id }) => id === each.track);
   if (sum === undefined || stem === undefined || track === undefined)
     return refuse('This stem is not in the sum any more.');
+  if (isDeskField(each.field)) {
+    const { context } = up.it;
+    const stand = stemStands(context, sum).find((own) => own.track.id === track.id);
+    const points = new SumDesks(context, sum).pointsOf(stand?.inputs ?? []);
+    return enterColumn(up, track.name, points, each.field.slice(DESK.length), each.text);
+  }
   if (each.field !== 'fader') return stemCell(up, sum, stem, each);
   const { session } = up.it.context;
   const read = readTrackCell('faderDb', each.text, track, session);

@@ -10,6 +10,9 @@ import type { ChannelPlan } from '../../consoles/channelPlan';
 import { SettingUp } from '../../settingUp';
 import { removeThreadEdits } from '../../track/threadEdits';
 import type { WorkPlace } from '../../workPlace';
+import type { ParallelWish } from '../desk/parallelBus';
+import { parallelBus } from '../desk/parallelBus';
+import { recordChannels } from '../desk/recordChannels';
 import { fadersToUnity } from './faderToUnity';
 import { placeStems } from './placeStems';
 import { putStems, sumNamed } from './sharePlaces';
@@ -41,6 +44,10 @@ export type SumDeed =
   | { readonly does: 'remove-stem'; readonly sum: SumId; readonly track: TrackId }
   | { readonly does: 'print-on'; readonly sum: SumId; readonly track?: TrackId }
   | { readonly does: 'to-unity'; readonly sum: SumId; readonly track?: TrackId }
+  /** On a console: a bus beside the mix, over outboard and back. */
+  | { readonly does: 'parallel-bus'; readonly sum: SumId; readonly wish: ParallelWish }
+  /** On a console: every channel on a track of its own, by its direct out. */
+  | { readonly does: 'record-channels'; readonly sum: SumId }
   | { readonly does: 'remove-sum'; readonly sum: SumId };
 
 function stemsFor(up: SettingUp, tracks: readonly TrackId[]): Stem[] {
@@ -157,19 +164,34 @@ function done(up: SettingUp, deed: SumDeed): void {
     case 'remove-stem':
       removeStem(up, deed.sum, deed.track);
       break;
-    case 'print-on': {
-      const sum = sumNamed(up, deed.sum);
-      if (sum !== undefined) setPrint(up, sum, deed.track);
-      break;
-    }
-    case 'to-unity': {
-      const sum = sumNamed(up, deed.sum);
-      const tracks = deed.track === undefined ? sum?.stems.map(({ track }) => track) : [deed.track];
-      fadersToUnity(up, tracks ?? []);
-      break;
-    }
     case 'remove-sum':
       removeSum(up, deed.sum);
+      break;
+    default: {
+      const sum = sumNamed(up, deed.sum);
+      if (sum !== undefined) doneWith(up, sum, deed);
+    }
+  }
+}
+
+/** What is done with a sum that stands as it is. */
+function doneWith(
+  up: SettingUp,
+  sum: Sum,
+  deed: Extract<SumDeed, { does: 'print-on' | 'to-unity' | 'parallel-bus' | 'record-channels' }>,
+): void {
+  switch (deed.does) {
+    case 'print-on':
+      setPrint(up, sum, deed.track);
+      break;
+    case 'to-unity':
+      fadersToUnity(up, deed.track === undefined ? sum.stems.map(({ track }) => track) : [deed.track]);
+      break;
+    case 'parallel-bus':
+      parallelBus(up, sum, deed.wish);
+      break;
+    case 'record-channels':
+      recordChannels(up, sum);
   }
 }
 

@@ -110,6 +110,7 @@ const summingSheet = ({ inputs }: Params): ChannelSheet =>
       {
         ...{ id: 'bus', name: 'bus', lane: BUS[0], leaves: [laneAt('out-left'), laneAt('out-right')] },
         insert: { send: laneAt('send-left'), back: laneAt('return-left') },
+        insertRight: { send: laneAt('send-right'), back: laneAt('return-right') },
         cells: { fader: knob('outputGainDb') },
       },
     ]),

@@ -1,6 +1,7 @@
 import type { SheetPart } from '@ft/core/rig/sheets/channelSheet';
 import { SHEET_PARTS } from '@ft/core/rig/sheets/channelSheet';
-import type { ChannelColumnView, ChannelSheetView } from '@ft/core/views/consoles/channelSheetView';
+import type { ChannelColumnView } from '@ft/core/views/consoles/cellEditor';
+import type { ChannelSheetView } from '@ft/core/views/consoles/channelSheetView';
 import type { SheetColumn } from '../../ui/sheet/sheet-column';
 import type { ConsoleRow } from './console-row';
 

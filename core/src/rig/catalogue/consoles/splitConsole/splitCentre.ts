@@ -1,5 +1,6 @@
 import type { LaneKey, Port, Route } from '../../../deviceModel';
 import type { ReadSetting, SettingSpec } from '../../../settings';
+import type { InsertJacks } from '../../../sheets/channelSheet';
 import { FADER_RANGE, gainKnob, onOff } from '../../knobs';
 import { controlRoom, controlRoomKnobs, stereo } from '../../monitoring/controlRoom';
 import { numbersTo } from '../../params';
@@ -24,6 +25,7 @@ export function centreKnobs(p: SplitParams): readonly SettingSpec[] {
       ? [
           gainKnob('groupFaderDb', 'Group fader', p.groups, 0, FADER_RANGE),
           onOff('groupToMix', 'Group to mix', p.groups),
+          ...(p.groupInserts ? [onOff('groupInsertIn', 'Group insert in', p.groups, true)] : []),
         ]
       : []),
     ...(p.auxes > 0
@@ -48,6 +50,19 @@ export function centreKnobs(p: SplitParams): readonly SettingSpec[] {
 const lineOut = (p: SplitParams, key: string, name: string): Port =>
   analogueOut('line', { key, name }, { sourceOhm: p.outputOhm, maxDbu: p.maxOutputDbu });
 
+function groupInsertPorts(p: SplitParams): readonly Port[] {
+  const line = { loadOhm: p.lineInputOhm, maxDbu: p.maxLineInputDbu };
+  return p.groupInserts && p.groups > 0
+    ? [
+        insideLanes('out', 'group-inserted', 'group after insert', p.groups, 'line', p.maxOutputDbu),
+        ...numbersTo(p.groups).flatMap((g) => [
+          lineOut(p, `group-send-${g}`, `group insert send ${g}`),
+          analogueIn('line', { key: `group-return-${g}`, name: `group insert return ${g}` }, line),
+        ]),
+      ]
+    : [];
+}
+
 function busPorts(p: SplitParams): readonly Port[] {
   const out = (key: string, name: string): Port => lineOut(p, key, name);
   return [
@@ -57,6 +72,7 @@ function busPorts(p: SplitParams): readonly Port[] {
           insideLanes('out', 'group-fader', 'group after fader', p.groups, 'line', p.maxOutputDbu),
         ]
       : []),
+    ...groupInsertPorts(p),
     ...groupOutputs(p).map(({ jack, group }) =>
       out(
         `group-out-${jack}`,
@@ -105,6 +121,20 @@ export function centrePorts(p: SplitParams): readonly Port[] {
 const groupOutputs = ({ groups, groupOutputs: jacks = groups }: SplitParams) =>
   groups === 0 ? [] : numbersTo(jacks).map((jack) => ({ jack, group: ((jack - 1) % groups) + 1 }));
 
+/** Where the insert of a group leaves and comes back. */
+export const groupInsert = (p: SplitParams, g: number): InsertJacks | undefined =>
+  p.groupInserts ? { send: laneAt(`group-send-${g}`), back: laneAt(`group-return-${g}`) } : undefined;
+
+/** A group to before its fader: over its insert, where it has one. */
+function groupInsertRoutes(p: SplitParams, g: number, read: ReadSetting): readonly Route[] {
+  const jacks = groupInsert(p, g);
+  if (jacks === undefined) return [];
+  return insertRoutes({
+    ...{ before: laneAt('group', g), after: laneAt('group-inserted', g), ...jacks },
+    ...{ switchedIn: read('groupInsertIn', g) === true, knobs: knobsAt(g, 'groupInsertIn') },
+  });
+}
+
 /** The jacks that carry a group. */
 export const groupJacks = (p: SplitParams, g: number): readonly LaneKey[] =>
   groupOutputs(p)
@@ -114,7 +144,8 @@ export const groupJacks = (p: SplitParams, g: number): readonly LaneKey[] =>
 function groupRoutes(p: SplitParams, g: number, read: ReadSetting): readonly Route[] {
   const after = laneAt('group-fader', g);
   const toOut = [
-    active(laneAt('group', g), after, Number(read('groupFaderDb', g)), {
+    ...groupInsertRoutes(p, g, read),
+    active(laneAt(p.groupInserts ? 'group-inserted' : 'group', g), after, Number(read('groupFaderDb', g)), {
       outputNoise: p.stageNoiseDbu,
       knobs: knobsAt(g, 'groupFaderDb'),
     }),

@@ -7,6 +7,8 @@ export const splitParams = z.strictObject({
   groups: countTo(48).default(8),
   /** Output jacks of the groups; beyond the first of each they count on: with 8 groups, 9 and 17 are group 1 again. */
   groupOutputs: countTo(96).optional(),
+  /** An insert point in every group, before its fader. */
+  groupInserts: z.boolean().default(false),
   auxes: countTo(16).default(6),
   vcas: countTo(24).default(8),
   /** A stereo cue of its own, fed by the monitor paths. */

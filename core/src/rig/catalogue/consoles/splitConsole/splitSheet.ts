@@ -4,7 +4,7 @@ import { channelSheet, numbered, section } from '../../../sheets/channelSheet';
 import { controlRoomRows } from '../../monitoring/controlRoomSheet';
 import { numbersTo } from '../../params';
 import { laneAt } from '../../routeKinds';
-import { groupJacks, sourceNames } from './splitCentre';
+import { groupInsert, groupJacks, sourceNames } from './splitCentre';
 import { remoteLayer, remoteSection } from '../remoteRows';
 import type { SplitParams } from './splitParams';
 
@@ -76,13 +76,21 @@ const monitorRow = (p: SplitParams, n: number): SheetRow => ({
   },
 });
 
-const groupRow = (p: SplitParams, g: number): SheetRow => ({
-  id: `group-${g}`,
-  name: `group ${g}`,
-  lane: laneAt('group', g),
-  leaves: groupJacks(p, g),
-  cells: { toMix: knob('groupToMix', g), fader: knob('groupFaderDb', g) },
-});
+function groupRow(p: SplitParams, g: number): SheetRow {
+  const insert = groupInsert(p, g);
+  return {
+    id: `group-${g}`,
+    name: `group ${g}`,
+    lane: laneAt('group', g),
+    leaves: groupJacks(p, g),
+    ...(insert && { insert }),
+    cells: {
+      ...(insert && { insert: { kind: 'insert', in: knobRef('groupInsertIn', g) } }),
+      toMix: knob('groupToMix', g),
+      fader: knob('groupFaderDb', g),
+    },
+  };
+}
 
 const auxRow = (k: number): SheetRow => ({
   id: `aux-${k}`,
@@ -107,6 +115,8 @@ const mixRow = (p: SplitParams): SheetRow => ({
   name: 'mix',
   lane: laneAt('mix', 1),
   leaves: [laneAt('mix-out-left'), laneAt('mix-out-right')],
+  insert: { send: laneAt('mix-send-left'), back: laneAt('mix-return-left') },
+  insertRight: { send: laneAt('mix-send-right'), back: laneAt('mix-return-right') },
   cells: { ...(p.auxes >= 2 && { toAuxes: knob('mixToAuxes') }), fader: knob('mixFaderDb') },
 });
 
