@@ -1,6 +1,8 @@
 import type { ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
 import { jobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
 import { newSceneEdits } from '@ft/core/actions/scenes/sceneEdits';
+import { busCells } from '@ft/core/actions/mix/desk/busCells';
+import type { SumCell } from '@ft/core/actions/mix/sums/sumCells';
 import { sumCells } from '@ft/core/actions/mix/sums/sumCells';
 import { sumDeed } from '@ft/core/actions/mix/sums/sumDeed';
 import type { WorkPlace } from '@ft/core/actions/workPlace';
@@ -111,6 +113,41 @@ function withPedalGain(studio: Studio): Studio {
   ]);
 }
 
+type Cell = Pick<SumCell, 'field' | 'text'> & { readonly name: string };
+
+/** Strings and air go over the first two groups, with an equaliser in them; a compressor is brought up beside the mix. */
+function withDeskBuses(studio: Studio, place: ScenePlace): Studio {
+  const sum = 'chamber-mix' as SumId;
+  const idOf = (name: string): TrackId =>
+    worked(studio, place).context.session.tracks.find((track) => track.name === name)?.id ?? ('' as TrackId);
+  const stems = (now: Studio, cells: readonly Cell[]): Studio =>
+    changed(
+      now,
+      sumCells(
+        worked(now, place),
+        cells.map(({ name, field, text }) => ({ sum, track: idOf(name), field, text })),
+      ).edits,
+    );
+  const bus = (now: Studio, column: string, text: string): Studio => {
+    const cell = { sum, bus: 'group-1+group-2', name: 'group 1–2', column, text };
+    return changed(now, busCells(worked(now, place), [cell]).edits);
+  };
+  const grouped = stems(
+    studio,
+    ['STR', 'AIR'].flatMap((name): Cell[] => [
+      { name, field: 'desk:groups', text: '1-2' },
+      { name, field: 'desk:toMix', text: 'off' },
+    ]),
+  );
+  const mixed = bus(bus(grouped, 'toMix', 'on'), 'unit', 'four-band equaliser A + four-band equaliser B');
+  const wish = {
+    carrier: { on: 'console' as const, device: DESK, rows: ['cue'] },
+    units: 'ducker',
+  };
+  const parallel = did(mixed, sumDeed(worked(mixed, place), { does: 'parallel-bus', sum, wish }));
+  return did(parallel, sumDeed(worked(parallel, place), { does: 'record-channels', sum }));
+}
+
 /** The chamber group once more, on the desk: a scene of its own with the same stems, track for track into line inputs. */
 function withDeskMix(studio: Studio): Studio {
   const made = newSceneEdits(studio, MIX_PLACE, 'Mix on the desk', 'empty');
@@ -126,7 +163,7 @@ function withDeskMix(studio: Studio): Studio {
     ...(print !== undefined && { print }),
   };
   const set = did(it.studio, sumDeed(it, { does: 'set-up-sum', wish }));
-  return did(set, jobDeed(worked(set, place), { does: 'bring-up' }));
+  return withDeskBuses(did(set, jobDeed(worked(set, place), { does: 'bring-up' })), place);
 }
 
 /** The demo with the mix of its first reel beside the recordings. */

@@ -1,5 +1,11 @@
+import { newSceneEdits } from '@ft/core/actions/scenes/sceneEdits';
+import { deadEnd } from '@ft/core/checks/rules/deadEnd';
+import { workedScene } from '@ft/core/scene/workedScene';
+import { then } from '../fixtures/cuePlace';
+import type { ParallelWish } from '@ft/core/actions/mix/desk/parallelBus';
 import { sumDeed } from '@ft/core/actions/mix/sums/sumDeed';
 import { parallelBuses } from '@ft/core/mix/parallelPans';
+import type { DeviceId, TrackId } from '@ft/core/rig/ids';
 import { laneSum } from '@ft/core/levels/laneSum';
 import { track } from '../checks/examples/example';
 import type { WorkPlace } from '@ft/core/actions/workPlace';
@@ -195,7 +201,10 @@ describe('a parallel bus of a console mix', () => {
     expect(refusals(mono)[0]).toMatch(/stereo/);
     const other = sumPlace();
     const plain = sumDid(other, wishFor(other));
-    const wish = { carrier: { on: 'console', device: 'mixer' as never, rows: ['cue'] }, units: 'x' } as const;
+    const wish: ParallelWish = {
+      carrier: { on: 'console', device: 'mixer' as DeviceId, rows: ['cue'] },
+      units: 'x',
+    };
     expect(refusals(sumDeed(plain, { does: 'parallel-bus', sum: SUM, wish }))[0]).toMatch(
       /cannot carry a parallel bus/,
     );
@@ -213,9 +222,31 @@ describe('recording a console mix by its direct outs', () => {
     ]);
     const made = it1.context.session.tracks.filter(({ name }) => name.endsWith(' desk'));
     expect(made.map(({ name, kind, width }) => `${name} ${kind} ${String(width)}`)).toEqual([
-      ...['BASS desk print 1', 'GTR desk print 2', 'KICK desk print 1', 'VOX desk print 1'],
+      ...['BASS desk audio 1', 'GTR desk audio 2', 'KICK desk audio 1', 'VOX desk audio 1'],
+    ]);
+    expect(it1.context.scene.trackStates?.map(({ recordArm }) => recordArm)).toEqual([
+      true,
+      true,
+      true,
+      true,
     ]);
     expect(it1.context.threads.every(({ complete }) => complete)).toBe(true);
+  });
+
+  it('leaves scenes in peace in which nothing comes to the new tracks', () => {
+    const made = newSceneEdits(it1.studio, it1.place, 'Another', 'empty')!;
+    const other = then(it1, made.edits);
+    const [session] = other.studio.sessions;
+    const scene = session!.scenes.find(({ id }) => id === made.id)!;
+    const at = (states?: typeof scene.trackStates) =>
+      deadEnd
+        .run(workedScene(other.studio.rig, session!, { ...scene, trackStates: states }))
+        .filter(({ figures }) => (figures as { what: string }).what === 'input')
+        .map((finding) => finding.at[0]!.id);
+    expect(at()).toEqual(['print']);
+    // Armed there, it would record silence.
+    const armed = [{ id: 'vox-desk' as TrackId, recordArm: true, inputMonitor: false }];
+    expect(at(armed)).toEqual(['print', 'vox-desk']);
   });
 
   it('is done once', () => {

@@ -106,8 +106,13 @@ export const BAYS: readonly DeviceInput[] = [
     labels: {
       ...labels('upper', 1, 36, count('Direct')),
       ...labels('lower', 1, 36, count('Line')),
+      ...labels('upper', 37, 4, count('Grp send')),
+      ...labels('lower', 37, 4, count('Grp ret')),
+      ...labels('upper', 45, 4, (n) => `Grp send ${String(n + 4)}`),
+      ...labels('lower', 45, 4, (n) => `Grp ret ${String(n + 4)}`),
     },
     sections: [
+      { columns: '37-40, 45-48', normalling: 'half' },
       // Four mults of one in and three out.
       { columns: '41-44', normalling: 'parallel', upper: 'destination', lower: 'destination' },
     ],

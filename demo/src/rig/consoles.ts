@@ -3,7 +3,10 @@ import { device } from './device';
 
 /** Consoles, summing, converters and the computer. */
 export const CONSOLES: readonly DeviceInput[] = [
-  device('Split console', 'batch', 'splitConsole', { channels: 36, groups: 8, auxes: 6, externals: 2 }),
+  device('Split console', 'batch', 'splitConsole', {
+    ...{ channels: 36, groups: 8, auxes: 6, externals: 2 },
+    groupInserts: true,
+  }),
   device('Kiln desk', 'batch', 'digitalConsole', {
     channels: 32,
     fadersPerLayer: 16,

@@ -138,6 +138,10 @@ export const LOOMS: readonly Loom[] = [
   ['Bay D 46 lower', 'Split console mix insert return right'],
   ['Split console mix out left', 'Bay D 47 upper'],
   ['Split console mix out right', 'Bay D 48 upper'],
+  ['Split console group insert send 1-4', 'Bay E 37-40 upper'],
+  ['Bay E 37-40 lower', 'Split console group insert return 1-4'],
+  ['Split console group insert send 5-8', 'Bay E 45-48 upper'],
+  ['Bay E 45-48 lower', 'Split console group insert return 5-8'],
   ['Split console direct out 1-36', 'Bay E 1-36 upper'],
   ['Bay E 1-36 lower', 'Split console line in 1-36'],
   // Cues and monitoring.

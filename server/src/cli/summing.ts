@@ -25,11 +25,13 @@ const sumText = (sum: SumView): readonly string[] => [
   ...sum.remarks.map((remark) => `  ! ${remark}`),
 ];
 
+const isOn = ({ knobs }: StemRow, knob: string): boolean => /\bon\b/.test(knobs[knob] ?? '');
+
 const place = (row: StemRow): SummingOutput['sums'][number]['places'][number] => ({
   ...{ stem: row.name, sound: row.sound, inputs: row.place, isTyped: row.isTyped },
   ...(row.points !== undefined && { points: row.points }),
   ...{ because: row.reason, nextBest: row.nextBest, output: row.output, converter: row.converter },
-  ...{ level: row.level, room: row.room, isMono: row.isMono, isBoosted: row.isBoosted },
+  ...{ level: row.level, room: row.room, isMono: isOn(row, 'mono'), isBoosted: isOn(row, 'boost') },
   ...{ share: row.share, underSum: row.underSum, faderDb: row.fader, offsetSamples: row.offset },
   trouble: row.trouble,
 });

@@ -22,6 +22,10 @@ const HEADS = [
   ],
 ];
 
+/** What a knob is set to, where it is on or no switch. */
+const knob = ({ knobs }: StemRow, id: string, says: (text: string) => string): string =>
+  knobs[id] === undefined || knobs[id] === 'off' ? '' : says(knobs[id]);
+
 const stemCells = (row: StemRow): TableCell[] => [
   bold(row.place),
   bold(row.name),
@@ -33,7 +37,11 @@ const stemCells = (row: StemRow): TableCell[] => [
   row.share === '' ? '' : `${row.share}, ${row.underSum}`,
   row.fader,
   row.offset,
-  [row.gain === '' ? '' : `${row.gain} dB`, row.isMono ? 'mono' : '', row.isBoosted ? 'boost' : '']
+  [
+    knob(row, 'gain', (text) => `${text} dB`),
+    knob(row, 'mono', () => 'mono'),
+    knob(row, 'boost', () => 'boost'),
+  ]
     .filter((part) => part !== '')
     .join(', '),
 ];

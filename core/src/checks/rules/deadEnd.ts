@@ -1,4 +1,6 @@
 import { hostOutputsOf } from '../../session/daw/hostOutputs';
+import type { Track } from '../../session/daw/trackSchema';
+import { trackStateIn } from '../../session/daw/tracksIn';
 import { hostOf } from '../../graph/dawTracks';
 import type { SignalGraph } from '../../graph/signalGraph';
 import { trace } from '../../graph/trace';
@@ -35,6 +37,15 @@ const isFed = ({ graph }: WorkedScene, host: string, input: number): boolean =>
     );
   });
 
+/** Whether a track records in other scenes alone: what it listens to here does not matter. */
+function recordsElsewhere({ session, scene }: WorkedScene, track: Track): boolean {
+  const here = trackStateIn(scene, track);
+  if (here.recordArm || here.inputMonitor) return false;
+  return session.scenes.some(({ trackStates }) =>
+    trackStates?.some(({ id, recordArm, inputMonitor }) => id === track.id && (recordArm || inputMonitor)),
+  );
+}
+
 /** Host outputs tracks play to and host inputs tracks listen to, with nothing behind them. */
 function run(context: WorkedScene): readonly Finding[] {
   const { graph, rig, session } = context;
@@ -56,7 +67,9 @@ function run(context: WorkedScene): readonly Finding[] {
     for (const at of outputs) seen.add(at);
     const { input } = track;
     const inputs = (
-      input.from === 'host' ? sides.map((side) => lane('input', input.first + side)) : []
+      input.from === 'host' && !recordsElsewhere(context, track)
+        ? sides.map((side) => lane('input', input.first + side))
+        : []
     ).filter((at): at is number => at !== undefined && !isFed(context, host.id, at));
     return [
       ...outputs.map((at) => finding('output', at)),
@@ -72,6 +85,6 @@ export const deadEnd: Rule = {
   stage: 'mix',
   why: 'A track that plays into an output nobody listens to is not heard; one that listens to an input nothing feeds records silence.',
   limits:
-    'Looks at the host’s inputs and outputs that tracks use. Of each track and side the first is named.',
+    'Looks at the host’s inputs and outputs that tracks use. Of each track and side the first is named. An input of a track that is armed or monitored in other scenes alone is left out.',
   run,
 };

@@ -4,7 +4,7 @@ import type { InputShare } from '../../mix/sum/shares';
 import { TOO_MUCH } from '../../mix/sum/shares';
 import type { SumDesks } from '../../consoles/mixing/deskOfSum';
 import type { StemStand } from '../../mix/sum/sumStand';
-import type { ThreadId, TrackId } from '../../rig/ids';
+import type { DeviceId, ThreadId, TrackId } from '../../rig/ids';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { School, Sound } from '../../session/sumSchema';
 import { deskTexts } from './desk/deskTexts';
@@ -34,6 +34,8 @@ export interface StemRow {
   readonly isOver: boolean;
   /** What the mixer has there, by column of its channel sheet; of sides that differ with a stroke between. */
   readonly knobs: Readonly<Record<string, string>>;
+  /** The first of its channels: its row on the sheet of the mixer. */
+  readonly channel?: { readonly device: DeviceId; readonly row: string };
   /** On the insert of its channel. */
   readonly unit: string;
   /** Whether its channel can be recorded by itself: inputs of the host its direct outs come to, and how late. */

@@ -1,5 +1,7 @@
 import type { CellsEdits } from '@ft/core/actions/cellsEdits';
 import type { ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
+import type { BusCell } from '@ft/core/actions/mix/desk/busCells';
+import { busCells } from '@ft/core/actions/mix/desk/busCells';
 import type { SumCell } from '@ft/core/actions/mix/sums/sumCells';
 import { sumCells } from '@ft/core/actions/mix/sums/sumCells';
 import type { SumDeed } from '@ft/core/actions/mix/sums/sumDeed';
@@ -15,6 +17,8 @@ export interface SumAnswers {
   sumDeed(deed: SumDeed): ChannelPlan;
   /** Texts for cells of the summing sheet. */
   sumCells(cells: readonly SumCell[]): CellsEdits;
+  /** Texts for cells of the buses of a console mix. */
+  busCells(cells: readonly BusCell[]): CellsEdits;
 }
 
 /** Answers about the sums of the session last planned. */
@@ -22,4 +26,5 @@ export const createSumAnswers = (there: () => WorkerState): SumAnswers => ({
   summing: () => summingView(there().context),
   sumDeed: (deed) => sumDeed(there(), deed),
   sumCells: (cells) => sumCells(there(), cells),
+  busCells: (cells) => busCells(there(), cells),
 });

@@ -62,14 +62,14 @@ function recordTrack(context: WorkedScene, { name, lanes }: Wanted, first: numbe
   const id = idFromName(own ?? name, new Set(tracks.map((track) => track.id)), 'track') as TrackId;
   const number = Math.max(0, ...tracks.map((track) => track.number)) + 1;
   return {
-    ...plainTrack({ id, number, name: own ?? name, kind: 'print', width: lanes.length }),
+    ...plainTrack({ id, number, name: own ?? name, kind: 'audio', width: lanes.length }),
     input: { from: 'host', first },
   };
 }
 
 /**
- * Brings the direct outs of the channels of a sum back to inputs of the host, each stem on a track of its own, to record
- * what the console made of it.
+ * Brings the direct outs of the channels of a sum back to inputs of the host, each stem on a track of its own, armed in
+ * this scene, to record what the console made of it.
  */
 export function recordChannels(up: SettingUp, sum: Sum): void {
   const stems = wanted(up.it.context, sum);
@@ -100,7 +100,8 @@ function recordOne(up: SettingUp, stem: Wanted, first: number): void {
   const ends = stem.lanes.map((lane, side) => ({ lane, input: first + side }));
   const isThere = up.attempt(() => {
     const lines = recordLines(up.it.context, `${stem.name} direct out`, ends);
-    up.make([editAdd('track', { session }, track)]);
+    const armed = { id: track.id, recordArm: true, inputMonitor: false };
+    up.make([editAdd('track', { session }, track), editAdd('trackState', up.it.place, armed)]);
     up.make(addThreadsEdits(up.it.studio, up.it.place, lines));
     const why = standstill(up, lines);
     if (why !== undefined) up.leaveOut(stem.name, 'recording', why);

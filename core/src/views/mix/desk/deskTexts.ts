@@ -71,7 +71,8 @@ export const deskTexts = (
   context: WorkedScene,
   points: readonly DeskPoint[],
   outputs: readonly number[],
-): Pick<StemRow, 'knobs' | 'unit' | 'recorded'> => ({
+): Pick<StemRow, 'knobs' | 'channel' | 'unit' | 'recorded'> => ({
+  ...(points[0] && { channel: { device: points[0].desk.device.id, row: points[0].row.id } }),
   knobs: columnTexts(points),
   unit: unitsOn(context, points),
   recorded: recordedText(context, points, outputs),

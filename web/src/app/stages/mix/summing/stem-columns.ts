@@ -1,10 +1,12 @@
 import type { StemRow } from '@ft/core/views/mix/stemRow';
+import type { SumView } from '@ft/core/views/mix/summingView';
 import type { SheetColumn } from '../../../ui/sheet/sheet-column';
+import { deskColumn } from './desk-column';
 
 const WIDTHS: Readonly<Record<number, string>> = { 1: 'mono', 2: 'stereo' };
 
-/** What is known of each stem: where it stands and why, then what it does there. */
-export const STEM_COLUMNS: readonly SheetColumn<StemRow>[] = [
+/** Where each stem stands, and why. */
+const PLACE: readonly SheetColumn<StemRow>[] = [
   { id: 'name', title: 'Stem', widthPx: 84, isLeading: true, text: ({ name }) => name },
   {
     id: 'sides',
@@ -33,6 +35,10 @@ export const STEM_COLUMNS: readonly SheetColumn<StemRow>[] = [
     hint: 'Host output n is not line output m where a matrix stands between',
     text: ({ converter }) => converter,
   },
+];
+
+/** What it does there. */
+const DOES: readonly SheetColumn<StemRow>[] = [
   {
     id: 'level',
     title: 'Drive',
@@ -75,3 +81,29 @@ export const STEM_COLUMNS: readonly SheetColumn<StemRow>[] = [
     text: ({ offset }) => offset,
   },
 ];
+
+/** What hangs on the insert of a channel. */
+const UNIT: SheetColumn<StemRow> = {
+  ...{ id: 'desk:unit', title: 'Unit in it', widthPx: 150, editor: 'text' },
+  hint: 'On the insert of its channel, typed as a chain. Emptied, it comes off',
+  text: ({ unit }) => unit,
+};
+
+const RECORDED: SheetColumn<StemRow> = {
+  ...{ id: 'recorded', title: 'Recorded on', widthPx: 150 },
+  hint: 'Inputs of the host its direct outs come to, and how late',
+  text: ({ recorded }) => recorded,
+};
+
+/** Track for track places need no reason. */
+const ON_CONSOLE = new Set(['sound', 'reason', 'share', 'underSum', 'without']);
+
+/** What is known of each stem: where it stands and why, what its mixer has there, then what it does. */
+export function stemColumns({ columns, desk, rows }: SumView): readonly SheetColumn<StemRow>[] {
+  const knobs = columns.map((column) => deskColumn(column, rows));
+  if (desk === undefined) return [...PLACE, ...knobs, ...DOES];
+  const folded = (all: readonly SheetColumn<StemRow>[]): readonly SheetColumn<StemRow>[] =>
+    all.map((column) => (ON_CONSOLE.has(column.id) ? { ...column, isFolded: true } : column));
+  const isRecorded = rows.some(({ recorded }) => recorded !== '');
+  return [...folded(PLACE), UNIT, ...knobs, ...folded(DOES), ...(isRecorded ? [RECORDED] : [])];
+}

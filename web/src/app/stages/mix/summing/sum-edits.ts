@@ -1,4 +1,4 @@
-import { Injectable, signal } from '@angular/core';
+import { inject, Injectable, signal } from '@angular/core';
 import type { Remote } from 'comlink';
 import type { ChannelPlan } from '@ft/core/actions/consoles/channelPlan';
 import type { SumCell } from '@ft/core/actions/mix/sums/sumCells';
@@ -17,11 +17,14 @@ import type {
   SheetWay,
 } from '../../../ui/sheet/sheet-column';
 import type { PlannerApi } from '../../../workers/planner-api';
+import { Planner } from '../../../workers/planner.service';
 import { Deeds } from '../../deeds';
+import { deskField } from './bus-edits';
 
 /** Turns what a person does with a sum into changes. */
 @Injectable()
 export class SumEdits extends Deeds<SumDeed> implements SheetEdits<StemRow> {
+  private readonly planner = inject(Planner);
   /** The sum that is on the screen. */
   readonly sum = signal<SumId | undefined>(undefined);
 
@@ -42,13 +45,26 @@ export class SumEdits extends Deeds<SumDeed> implements SheetEdits<StemRow> {
     return enterCells(this.changes, label, entries, (api) => api.sumCells(cells));
   }
 
-  search(_: StemRow, __: SheetColumn<StemRow>, text: string): Promise<readonly SheetChoice[]> {
+  async search(
+    { channel }: StemRow,
+    column: SheetColumn<StemRow>,
+    text: string,
+  ): Promise<readonly SheetChoice[]> {
+    if (column.id !== 'sound')
+      return channel === undefined
+        ? []
+        : this.planner.api.cellChoices({ ...channel, column: deskField(column) }, text);
     const names = SOUNDS.filter((name) => nameMatches(name, text));
-    return Promise.resolve(names.map((name) => ({ id: name, name })));
+    return names.map((name) => ({ id: name, name }));
   }
 
   choose(row: StemRow, column: SheetColumn<StemRow>, { name }: SheetChoice): void {
     void this.enter([{ row, column, text: name }], 'typed');
+  }
+
+  toggle(row: StemRow, column: SheetColumn<StemRow>): void {
+    if (column.editor === 'switch' && column.isShut?.(row) !== true)
+      void this.enter([{ row, column, text: column.text(row) === 'on' ? 'off' : 'on' }], 'typed');
   }
 
   remove(row: StemRow): void {

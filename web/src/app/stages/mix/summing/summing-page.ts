@@ -32,16 +32,19 @@ import { SidePanel } from '../../../ui/side-panel';
 import { Switcher } from '../../../ui/switcher';
 import { DeedPreview } from '../../deed-preview';
 import { Deeds } from '../../deeds';
-import { STEM_COLUMNS } from './stem-columns';
+import { BusSheet } from './bus-sheet';
+import { ParallelPanel } from './parallel-panel';
+import { stemColumns } from './stem-columns';
 import { SumEdits } from './sum-edits';
 import { SumSetUpPanel } from './sum-set-up-panel';
 
-type Panel = 'set-up' | 'deed' | 'stems' | 'settings' | 'paper';
+type Panel = 'set-up' | 'deed' | 'stems' | 'settings' | 'parallel' | 'paper';
 
 const TITLES: Readonly<Partial<Record<SumDeed['does'], string>>> = {
   place: 'Place the rest',
   'place-anew': 'Place all anew',
   'to-unity': 'All faders to unity',
+  'record-channels': 'Record the channels',
   'remove-sum': 'Remove the sum',
 };
 
@@ -50,7 +53,7 @@ const TITLES: Readonly<Partial<Record<SumDeed['does'], string>>> = {
   selector: 'ft-summing-page',
   imports: [
     ...[AnswerState, ColumnMenu, DeedPreview, Entry, FileLink, Menu, PartPage, Pick, Sheet, SidePanel],
-    ...[SumSetUpPanel, Switcher],
+    ...[BusSheet, ParallelPanel, SumSetUpPanel, Switcher],
   ],
   providers: [SumEdits, { provide: Deeds, useExisting: SumEdits }],
   templateUrl: './summing-page.html',
@@ -69,7 +72,6 @@ export class SummingPage {
   private readonly chosen = signal<SumId | undefined>(undefined);
   private readonly reached = signal<TrackId | undefined>(undefined);
   protected readonly sheetOf = viewChild<Sheet<StemRow>>(Sheet);
-  protected readonly columns = STEM_COLUMNS;
   protected readonly titles = TITLES;
   protected readonly schools = SCHOOLS.map((value) => ({
     value,
@@ -102,9 +104,26 @@ export class SummingPage {
   protected readonly printId = computed(
     () => this.found()?.session.sums.find(({ id }) => id === this.sum()?.id)?.print ?? '',
   );
+  protected readonly columns = computed(() => {
+    const sum = this.sum();
+    return sum === undefined ? [] : stemColumns(sum);
+  });
+  private readonly onConsole = computed((): readonly MenuItem[] =>
+    this.sum()?.desk === undefined
+      ? []
+      : [
+          { id: 'parallel', name: 'Parallel bus', note: 'cue sends over outboard and back under the mix' },
+          {
+            id: 'record-channels',
+            name: 'Record the channels',
+            note: 'each by its direct out, on its own track',
+          },
+        ],
+  );
   protected readonly more = computed((): readonly MenuItem[] => [
     { id: 'stems', name: 'Another stem', note: 'takes a free place; nothing moves' },
     { id: 'to-unity', name: 'All faders to unity', note: 'what they did goes behind the inserts' },
+    ...this.onConsole(),
     { id: 'settings', name: 'School and print', note: 'how inputs are used, and what records the sum' },
     { id: 'set-up', name: 'Set up another sum', note: 'on another mixer' },
     { id: 'paper', name: 'Summing sheet as a file', note: 'on paper or as a table' },
@@ -128,7 +147,7 @@ export class SummingPage {
   protected do(id: string): void {
     const sum = this.sum()?.id;
     if (sum === undefined) return;
-    if (id === 'to-unity' || id === 'remove-sum') this.look({ does: id, sum });
+    if (id === 'to-unity' || id === 'remove-sum' || id === 'record-channels') this.look({ does: id, sum });
     else this.panel.set(id as Panel);
   }
 

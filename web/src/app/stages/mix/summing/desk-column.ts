@@ -1,0 +1,45 @@
+import type { ChannelColumnView } from '@ft/core/views/consoles/cellEditor';
+import type { SheetColumn } from '../../../ui/sheet/sheet-column';
+
+const WIDTHS_PX: Readonly<Record<ChannelColumnView['editor'], number>> = {
+  text: 84,
+  figure: 58,
+  choice: 76,
+  switch: 58,
+};
+
+/** Off, or nothing: it is there, and not what one looks for. */
+const QUIET = new Set(['off', 'none', '']);
+
+/** What is set once, or lies before what is mixed. */
+const FOLDED = new Set(['trim', 'insert', 'direct', 'talk', 'toAuxes', 'stereo']);
+/** Sends that nobody uses are out of sight. */
+const SEND = /^(aux|matrix|mix)\d+$|^cue$/;
+
+/** What is called otherwise beside the tracks of the host. */
+const TITLES: Readonly<Record<string, string>> = {
+  fader: 'Channel fader',
+  direct: 'Direct pre fader',
+};
+
+/**
+ * A column of knobs of a mixer; a row that has none there is shut.
+ * @param rows those in sight: a send that none of them uses is folded.
+ */
+export function deskColumn<R extends { readonly knobs: Readonly<Record<string, string>> }>(
+  { id, title, unit, hint, editor }: ChannelColumnView,
+  rows: readonly R[],
+  titles: Readonly<Record<string, string>> = TITLES,
+): SheetColumn<R> {
+  const isUnused = SEND.test(id) && rows.every(({ knobs }) => QUIET.has(knobs[id] ?? ''));
+  return {
+    ...{ id: `desk:${id}`, title: titles[id] ?? title, editor, widthPx: WIDTHS_PX[editor] },
+    isFolded: FOLDED.has(id) || isUnused,
+    ...(unit !== undefined && { unit }),
+    ...(hint !== undefined && { hint }),
+    isFigure: editor === 'figure' || editor === 'text',
+    isShut: ({ knobs }) => knobs[id] === undefined,
+    isQuiet: ({ knobs }) => QUIET.has(knobs[id] ?? ''),
+    text: ({ knobs }) => knobs[id] ?? '',
+  };
+}
