@@ -85,8 +85,27 @@ export const summingOutputSchema = z.object({
           faderDb: z.string(),
           offsetSamples: z.string(),
           trouble: z.string(),
+          knobs: z
+            .record(z.string(), z.string())
+            .describe('what its mixer has there, by column of the channel sheet'),
+          unit: z.string().describe('on the insert of its channel'),
+          recorded: z.string().describe('inputs of the host its direct outs come to, and how late'),
         }),
       ),
+      buses: z
+        .array(
+          z.object({
+            name: z.string(),
+            kind: z.enum(['group', 'send', 'mix', 'vca', 'return']),
+            from: z.string().describe('what comes to it, or follows it'),
+            unit: z.string(),
+            level: z.string(),
+            room: z.string(),
+            leads: z.string(),
+            knobs: z.record(z.string(), z.string()),
+          }),
+        )
+        .describe('of the console it is mixed on; none on a summing mixer'),
       remarks: z.array(z.string()),
     }),
   ),

@@ -185,6 +185,20 @@ describe('a parallel bus of a console mix', () => {
     expect(mixLeft(wet) - mixLeft(one)).toBeCloseTo(20 * Math.log10(1 + 10 ** (-12 / 20)), 1);
   });
 
+  it('goes over other units when they are typed, and ends when they are emptied', () => {
+    const other = busTyped(it1, 'stereo cue', 'unit', 'four-band');
+    expect(busOf(other, 'stereo cue').unit).toBe('Four-band equaliser');
+    expect(other.context.threads.every(({ complete }) => complete)).toBe(true);
+    expect(deskOfView(other).carriers.map(({ name }) => name)).toEqual(['Desk aux 1', 'Desk aux 2']);
+    const ended = busTyped(it1, 'stereo cue', 'unit', '');
+    expect(deskOfView(ended).buses.map(({ name }) => name)).toEqual(['mix']);
+    expect(ended.context.session.threads).toHaveLength(it0.context.session.threads.length);
+    expect(mixLeft(ended)).toBeCloseTo(mixLeft(it0), 6);
+    const refused = busCell(it1, 'stereo cue', 'unit', 'nothing of the kind');
+    expect(refused.edits).toEqual([]);
+    expect(refused.refused).toHaveLength(1);
+  });
+
   it('on a mono aux comes back by one channel, in the middle', () => {
     const it = sumDid(it0, parallel(it0, 'four-band A', 'Desk aux 1'));
     expect(rowOf(it, 'VOX').knobs['aux1']).toBe('0 post');
@@ -196,6 +210,7 @@ describe('a parallel bus of a console mix', () => {
     const full = sumDeed(tight, parallel(tight, 'bus compressor'));
     expect(full.edits).toEqual([]);
     expect(refusals(full)[0]).toMatch(/^No two channels side by side of Desk are free/);
+    expect(refusals(sumDeed(it1, parallel(it0, 'four-band')))[0]).toMatch(/is a parallel bus already/);
     const mono = sumDeed(it0, parallel(it0, 'bus compressor A'));
     expect(mono.edits).toEqual([]);
     expect(refusals(mono)[0]).toMatch(/stereo/);

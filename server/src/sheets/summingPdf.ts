@@ -1,4 +1,5 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
+import type { BusRow } from '@ft/core/views/mix/desk/deskMixView';
 import type { StemRow } from '@ft/core/views/mix/stemRow';
 import type { SummingView, SumView } from '@ft/core/views/mix/summingView';
 import type { SheetHead } from './sheetPdf';
@@ -41,10 +42,40 @@ const stemCells = (row: StemRow): TableCell[] => [
     knob(row, 'gain', (text) => `${text} dB`),
     knob(row, 'mono', () => 'mono'),
     knob(row, 'boost', () => 'boost'),
+    knob(row, 'groups', (text) => (text === 'none' ? '' : `groups ${text}`)),
+    knob(row, 'vca', (text) => (text === 'none' ? '' : text)),
+    knob(row, 'pan', (text) => text),
+    row.unit,
+    row.recorded === '' ? '' : `recorded on ${row.recorded}`,
   ]
     .filter((part) => part !== '')
     .join(', '),
 ];
+
+const BUS_HEADS = ['Bus', 'From', 'Unit in it', 'Fader', 'Level', 'Room', 'Leads to'];
+
+const busCells = ({ name, from, unit, knobs, level, room, leads }: BusRow): TableCell[] => [
+  ...[bold(name), from, unit, knobs['fader'] ?? '', level, room, leads],
+];
+
+const table = (heads: readonly string[], wide: string, rows: readonly TableCell[][]): Content => ({
+  layout: 'lightHorizontalLines',
+  fontSize: 8,
+  table: {
+    ...{ headerRows: 1, dontBreakRows: true },
+    widths: heads.map((head) => (head === wide ? '*' : 'auto')),
+    body: [heads.map(bold), ...rows],
+  },
+});
+
+/** The buses of the console it is mixed on. */
+const busContent = ({ desk }: SumView): Content[] =>
+  desk === undefined
+    ? []
+    : [
+        { text: `Buses of ${desk.name}`, bold: true, margin: [0, 8, 0, 4] },
+        table(BUS_HEADS, 'From', desk.buses.map(busCells)),
+      ];
 
 function sumContent(sum: SumView): Content[] {
   const free = `free inputs: ${sum.freeInputs || 'none'}`;
@@ -59,15 +90,8 @@ function sumContent(sum: SumView): Content[] {
       ].join(' · '),
       ...{ bold: true, margin: [0, 8, 0, 4] },
     },
-    {
-      layout: 'lightHorizontalLines',
-      fontSize: 8,
-      table: {
-        ...{ headerRows: 1, dontBreakRows: true },
-        widths: HEADS.map((head) => (head === 'Because' ? '*' : 'auto')),
-        body: [HEADS.map(bold), ...sum.rows.map(stemCells)],
-      },
-    },
+    table(HEADS, 'Because', sum.rows.map(stemCells)),
+    ...busContent(sum),
     ...sum.remarks.map((text): Content => ({ text, margin: [0, 3, 0, 0] })),
   ];
 }

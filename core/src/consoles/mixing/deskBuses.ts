@@ -30,7 +30,8 @@ export function deskText(desk: Desk, { cells }: DeskRow, column: string): string
   return placed === undefined ? '' : cellText(placed.cell, desk.knobs(placed.device));
 }
 
-const isOn = (text: string): boolean => !['', 'off', 'other path'].includes(text);
+/** Whether a send or a switch is on, by what its cell says. */
+export const isOn = (text: string): boolean => !['', 'off', 'other path'].includes(text);
 
 const numberOf = ({ id }: DeskRow): number => Number(/\d+$/.exec(id)?.[0] ?? 1);
 

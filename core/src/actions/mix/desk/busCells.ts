@@ -1,4 +1,5 @@
 import { SumDesks } from '../../../consoles/mixing/deskOfSum';
+import { parallelLines } from '../../../consoles/mixing/parallelLines';
 import type { SumId } from '../../../rig/ids';
 import type { CellReading } from '../../../text/cellReading';
 import { refuse } from '../../../text/cellReading';
@@ -7,7 +8,8 @@ import type { CellsEdits } from '../../cellsEdits';
 import type { SettingUp } from '../../settingUp';
 import type { WorkPlace } from '../../workPlace';
 import { sumNamed } from '../sums/sharePlaces';
-import { enterColumn } from './enterColumn';
+import { enterColumn, UNIT } from './enterColumn';
+import { parallelUnits } from './parallelUnits';
 
 /** A text for a cell of a bus of the console a sum is mixed on. */
 export interface BusCell {
@@ -26,6 +28,8 @@ function cell(up: SettingUp, { sum: id, bus, name, column, text }: BusCell): Cel
   const desk = sum && new SumDesks(up.it.context, sum).console();
   const rows = bus.split('+').flatMap((row) => desk?.rows.find((each) => each.id === row) ?? []);
   if (desk === undefined || rows.length === 0) return refuse(`The console has no ${name} any more.`);
+  const parallel = parallelLines(up.it.context, desk, [{ kind: 'send', name, rows, feeds: [] }])[0];
+  if (column === UNIT && parallel !== undefined) return parallelUnits(up, desk, parallel, text);
   return enterColumn(
     up,
     name,

@@ -7,6 +7,7 @@ import type { Desk, DeskRow } from '../../../consoles/desk';
 import { laneAtOf } from '../../../consoles/desk';
 import type { ReadyCell } from '../../../consoles/ready/readyLine';
 import { SumDesks } from '../../../consoles/mixing/deskOfSum';
+import { parallelLines } from '../../../consoles/mixing/parallelLines';
 import { sidesOfChain } from '../../../mix/chainUnits';
 import { sumInputs } from '../../../mix/sum/sumInputs';
 import { stemStands } from '../../../mix/sum/sumStand';
@@ -89,10 +90,12 @@ function planned(context: WorkedScene, sum: Sum, { carrier, units }: ParallelWis
   const bus = desk?.rows.find(({ id }) => carrier.on === 'console' && id === carrier.rows[0]);
   const column = bus?.row.fedBy;
   const outputs = carrierOutputs(context, carrier, new Set());
-  if (desk === undefined || column === undefined || !outputs.ok)
+  if (desk === undefined || bus === undefined || column === undefined || !outputs.ok)
     return refuse(
       `${name} cannot carry a parallel bus of this sum. Choose a cue or an aux of its console that leaves by jacks or free outputs.`,
     );
+  if (parallelLines(context, desk, [{ kind: 'send', name, rows: [bus], feeds: [] }]).length > 0)
+    return refuse(`${name} is a parallel bus already. Type other units in its row, or empty them to end it.`);
   const { sides } = outputs;
   const chain = readChain(context, { name, width: sides.length }, units);
   if (!chain.ok) return chain;

@@ -12,7 +12,7 @@ function missingLines({ it: { context } }: SettingUp, sum: Sum, first: number): 
   const outs = sumOutputs(context, sum);
   return recordLines(
     context,
-    `${sum.name} print`,
+    sum.name,
     outs.map((lane, side) => ({ lane, input: first + side })),
   );
 }

@@ -32,8 +32,9 @@ export function recordLines(
     const input = host && hostInput(context, host.id, number);
     const isThere = session.threads.some((thread) => thread.purpose === 'print' && thread.from === from);
     if (from === undefined || input === undefined || isThere) return [];
-    const source = `${name} ${sideWord(side, ends.length)}`.trim();
-    const id = idFromName(source, taken, 'print') as ThreadId;
+    const word = sideWord(side, ends.length);
+    const source = `${name} ${word}`.trim();
+    const id = idFromName(`${name} print ${word}`, taken, 'print') as ThreadId;
     taken.add(id);
     const link = lead === undefined ? {} : { link: { lead, place: side + 1 } };
     lead ??= id;

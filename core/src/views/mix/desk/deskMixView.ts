@@ -24,6 +24,7 @@ export interface BusRow extends Drive {
   /** What comes to it, or follows it. */
   readonly from: string;
   readonly unit: string;
+  /** Whether a unit can be typed: on its insert, or on the way of a parallel bus. */
   readonly hasInsert: boolean;
   readonly knobs: Readonly<Record<string, string>>;
   readonly leads: string;
@@ -35,7 +36,7 @@ export interface DeskMixView {
   readonly name: string;
   readonly columns: readonly ChannelColumnView[];
   readonly buses: readonly BusRow[];
-  /** Buses a parallel one can stand on. */
+  /** Buses another parallel one can stand on. */
   readonly carriers: readonly { readonly carrier: Carrier; readonly name: string }[];
   readonly remarks: readonly string[];
 }
@@ -71,7 +72,7 @@ function withReturns(
   const { returns: rows, lines } = parallel;
   const back: DeskBus = { kind: 'return', name: pairName(rows), rows, feeds: [bus.name] };
   return [
-    { ...row, unit: lineChainText(context, lines), leads: `back on ${back.name}` },
+    { ...row, hasInsert: true, unit: lineChainText(context, lines), leads: `back on ${back.name}` },
     { ...busRow(context, desk, back), leads: '' },
   ];
 }
@@ -100,7 +101,10 @@ export function deskMixView(
     },
     buses: buses.flatMap((bus) => withReturns(context, desk, bus, parallels)),
     carriers: carrierChoices(context).flatMap(({ carrier, name, taken }) =>
-      carrier.on === 'console' && carrier.device === desk.device.id && taken === undefined
+      carrier.on === 'console' &&
+      carrier.device === desk.device.id &&
+      taken === undefined &&
+      !parallels.some(({ bus }) => bus.rows.some(({ id }) => carrier.rows.includes(id)))
         ? [{ carrier, name }]
         : [],
     ),

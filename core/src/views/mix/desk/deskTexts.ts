@@ -12,11 +12,14 @@ import { rangesText } from '../../../text/rangesText';
 import { sidesText } from '../../../typed/sum/sideTexts';
 import { formatSamples } from '../../../units/format';
 import { chainText } from '../chainText';
+import { isMixed } from './deskColumns';
 import type { StemRow } from '../stemRow';
 
-/** What rows of a channel sheet say side by side, by column. */
+/** What rows of a channel sheet say side by side of what is set while mixing, by column. */
 export function columnTexts(points: readonly DeskPoint[]): Readonly<Record<string, string>> {
-  const columns = Object.keys(points[0]?.row.cells ?? {});
+  const [first] = points;
+  if (first === undefined) return {};
+  const columns = Object.keys(first.row.cells).filter((id) => isMixed(first, id));
   return Object.fromEntries(
     columns.map((column) => [
       column,

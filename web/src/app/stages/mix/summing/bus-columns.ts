@@ -1,6 +1,6 @@
 import type { BusRow, DeskMixView } from '@ft/core/views/mix/desk/deskMixView';
 import type { SheetColumn } from '../../../ui/sheet/sheet-column';
-import { deskColumn } from './desk-column';
+import { deskColumn, roomFor } from './desk-column';
 
 type Column = SheetColumn<BusRow>;
 
@@ -13,12 +13,16 @@ const FROM: Column = {
   hint: 'The stems that come to it, or follow it',
   text: ({ from }) => from,
 };
-const UNIT: Column = {
-  ...{ id: 'desk:unit', title: 'Unit in it', widthPx: 180, editor: 'text' },
+const unitColumn = (buses: readonly BusRow[]): Column => ({
+  ...{ id: 'desk:unit', title: 'Unit in it', editor: 'text' },
+  widthPx: roomFor(
+    buses.map(({ unit }) => unit),
+    150,
+  ),
   hint: 'Typed as a chain: bus compressor > equaliser. Emptied, it comes off',
   isShut: ({ hasInsert }) => !hasInsert,
   text: ({ unit }) => unit,
-};
+});
 const LEVEL: Column = {
   ...{ id: 'level', title: 'Level', unit: 'dBu', widthPx: 62, isFigure: true },
   text: ({ level }) => level.replace(' dBu', ''),
@@ -34,7 +38,7 @@ const LEADS: Column = {
 
 /** Buses of a console mix: what comes to them, what hangs in them, what is set on them. */
 export const busColumns = ({ columns, buses }: DeskMixView): readonly Column[] => [
-  ...[NAME, FROM, UNIT],
+  ...[NAME, FROM, unitColumn(buses)],
   ...columns.map((column) => deskColumn(column, buses, {})),
   ...[LEVEL, ROOM, LEADS],
 ];

@@ -2,11 +2,16 @@ import type { ChannelColumnView } from '@ft/core/views/consoles/cellEditor';
 import type { SheetColumn } from '../../../ui/sheet/sheet-column';
 
 const WIDTHS_PX: Readonly<Record<ChannelColumnView['editor'], number>> = {
-  text: 84,
-  figure: 58,
+  text: 66,
+  figure: 66,
   choice: 76,
   switch: 58,
 };
+const WIDEST_PX = 220;
+
+/** Room for the longest of some texts. */
+export const roomFor = (texts: readonly string[], least: number): number =>
+  Math.min(WIDEST_PX, Math.max(least, 22 + 7.6 * Math.max(0, ...texts.map(({ length }) => length))));
 
 /** Off, or nothing: it is there, and not what one looks for. */
 const QUIET = new Set(['off', 'none', '']);
@@ -31,9 +36,10 @@ export function deskColumn<R extends { readonly knobs: Readonly<Record<string, s
   rows: readonly R[],
   titles: Readonly<Record<string, string>> = TITLES,
 ): SheetColumn<R> {
-  const isUnused = SEND.test(id) && rows.every(({ knobs }) => QUIET.has(knobs[id] ?? ''));
+  const texts = rows.map(({ knobs }) => knobs[id] ?? '');
+  const isUnused = SEND.test(id) && texts.every((text) => QUIET.has(text));
   return {
-    ...{ id: `desk:${id}`, title: titles[id] ?? title, editor, widthPx: WIDTHS_PX[editor] },
+    ...{ id: `desk:${id}`, title: titles[id] ?? title, editor, widthPx: roomFor(texts, WIDTHS_PX[editor]) },
     isFolded: FOLDED.has(id) || isUnused,
     ...(unit !== undefined && { unit }),
     ...(hint !== undefined && { hint }),
