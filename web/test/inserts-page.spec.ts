@@ -95,3 +95,13 @@ describe('a job that is up', () => {
     expect(stand(up(), 1).job.lengthS).toBeUndefined();
   });
 });
+
+describe('the mono check', () => {
+  it('opens beside the jobs, and says where nothing is lost', async () => {
+    await open(mixPlace(), 'A job is one wish of the mix');
+    page.button(/^More/).click();
+    await on.shown(() => document.body.textContent.includes('Mono check'), 'the menu');
+    page.button(/^Mono check/).click();
+    await on.shown(() => over()?.textContent.includes('nothing is lost in mono') === true, 'the check');
+  });
+});

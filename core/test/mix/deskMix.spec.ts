@@ -4,6 +4,7 @@ import { workedScene } from '@ft/core/scene/workedScene';
 import { then } from '../fixtures/cuePlace';
 import type { ParallelWish } from '@ft/core/actions/mix/desk/parallelBus';
 import { sumDeed } from '@ft/core/actions/mix/sums/sumDeed';
+import { summingView } from '@ft/core/views/mix/summingView';
 import { parallelBuses } from '@ft/core/mix/parallelPans';
 import type { DeviceId, TrackId } from '@ft/core/rig/ids';
 import { laneSum } from '@ft/core/levels/laneSum';
@@ -322,5 +323,42 @@ describe('what is heard against what is printed', () => {
 
   it('says nothing of units both pass', () => {
     expect(viewOf(busTyped(onDesk(), 'mix', 'unit', 'four-band')).remarks).toEqual([]);
+  });
+});
+
+describe('stems that share outputs in another sum', () => {
+  const tracks = [
+    ...['PADS', 'STRINGS'].map((name, i) =>
+      track(name.toLowerCase(), { number: i + 1, name, width: 2, kind: 'group' as const }),
+    ),
+    DESK_STEMS.at(-1)!,
+  ];
+  const shared = (): WorkPlace => {
+    const it = deskPlace({ tracks });
+    return sumDid(it, wishFor(it, { school: 'own', layout: [[1, 2]], print: undefined as never }));
+  };
+
+  it('cannot stand apart on a console, and are not torn out of that sum', () => {
+    const it = shared();
+    expect(viewOf(it).rows.map(({ name, place, output }) => [name, place, output])).toEqual([
+      ['PADS', '1–2', '1–2'],
+      ['STRINGS', '1–2', '1–2'],
+    ]);
+    const plan = sumDeed(it, wishFor(it, { ...ON_DESK, name: 'Desk mix', print: undefined as never }));
+    expect(refusals(plan)).toEqual([
+      'STRINGS shares outputs 1–2 with PADS in another sum, so both come together. Give it inputs of its own there first, or leave it out of this one.',
+    ]);
+    const after = then(it, plan.edits);
+    expect(rowOf(after, 'STRINGS')).toMatchObject({ output: '1–2', trouble: '' });
+  });
+
+  it('come along where they are no stems, and that is told', () => {
+    const it = shared();
+    const wish = { ...ON_DESK, name: 'Desk mix', tracks: ['pads' as TrackId], print: undefined as never };
+    const after = then(it, sumDeed(it, wishFor(it, wish)).edits);
+    const desk = summingView(after.context).sums.find(({ name }) => name === 'Desk mix')!;
+    expect(desk.remarks[0]).toBe(
+      'STRINGS comes along with PADS: it plays to the same outputs. Mute it, or give PADS outputs of its own.',
+    );
   });
 });

@@ -1,4 +1,7 @@
-import { monoSum } from '@ft/core/mix/monoSum';
+import { monoCurve, monoSum } from '@ft/core/mix/monoSum';
+import { monoCheckView } from '@ft/core/views/mix/monoCheckView';
+import { MIX_EXAMPLES } from '../checks/examples/mix';
+import { contextOf, studioOf } from '../fixtures/studioOf';
 import type { Arrival } from '@ft/core/levels/arrival';
 import { describeWithSox, soxRemixDbfs } from '../fixtures/sox';
 
@@ -27,6 +30,38 @@ describe('two sides of one sound, summed to mono', () => {
     const losses = [0, 6, 12, 20].map((softer) => monoSum([[way(0)], [way(480, -softer)]], RATE_HZ).lossDb);
     expect([...losses].sort((a, b) => b - a)).toEqual(losses);
     expect(losses.at(-1)).toBeLessThan(1);
+  });
+});
+
+describe('the curve of a mono sum', () => {
+  // |1 + e^(−j2πfτ)| / 2 = |cos(πfτ)|: the comb of a copy, any handbook of audio.
+  it('is that of a comb where one side is late', () => {
+    for (const { hz, lossDb } of monoCurve([[way(0)], [way(24)]], RATE_HZ).filter(({ hz: at }) => at < 900))
+      expect(lossDb).toBeCloseTo(-20 * Math.log10(Math.abs(Math.cos((Math.PI * hz * 24) / RATE_HZ))), 6);
+  });
+
+  it('stands beside the average: their energies agree', () => {
+    const sides = [[way(0)], [way(30, -4, true)]] as const;
+    const curve = monoCurve(sides, RATE_HZ);
+    const kept = curve.reduce((sum, { lossDb }) => sum + 10 ** (-lossDb / 10), 0) / curve.length;
+    expect(monoSum(sides, RATE_HZ).lossDb).toBeCloseTo(-10 * Math.log10(kept), 6);
+  });
+});
+
+describe('the mono check of a session', () => {
+  const { trips, nearMiss } = MIX_EXAMPLES['mono-sum-loss'];
+
+  it('says of a track what is lost of which sound', () => {
+    const [check, ...others] = monoCheckView(contextOf(studioOf(trips)));
+    expect(others).toEqual([]);
+    expect(check!.name).toBe('WIDE');
+    expect(check!.says).toMatch(/^DRY.* in it loses .* on average when both sides are added/);
+    expect(check!.curve[0]!.hz).toBe(20);
+    expect(check!.curve.at(-1)!.hz).toBeCloseTo(20_000, 6);
+  });
+
+  it('is empty where both sides are alike', () => {
+    expect(monoCheckView(contextOf(studioOf(nearMiss)))).toEqual([]);
   });
 });
 

@@ -1,5 +1,8 @@
 import type { WorkedScene } from '../../scene/workedScene';
 import type { DeviceId } from '../../rig/ids';
+import { firstHostOutputs } from '../../mix/sum/sumStand';
+import { hostOutputsOf } from '../../session/daw/hostOutputs';
+import type { Track } from '../../session/daw/trackSchema';
 import type { Sum } from '../../session/sumSchema';
 import type { HeardPrinted } from '../../mix/sum/heardPrinted';
 import { heardPrinted } from '../../mix/sum/heardPrinted';
@@ -18,6 +21,28 @@ function originalsRemark(context: WorkedScene, sum: Sum, print: string): readonl
   return [
     `${listed(names)} ${names.length === 1 ? 'comes' : 'come'} out of output ${rangesText(outputs)} with ${print}: original and return sound together, and the return is later. Take that output off under Mix, Tracks.`,
   ];
+}
+
+/** Tracks that come along with stems of the sum: they play to the same outputs, and are no stems of it. */
+function alongRemarks({ session }: WorkedScene, sum: Sum): readonly string[] {
+  const own = new Set<string>(sum.stems.map(({ track }) => track));
+  const numbersOf = (track: Track): readonly number[] =>
+    track.muted ? [] : track.outputs.flatMap((to) => hostOutputsOf(to, track.width));
+  return session.tracks.flatMap((track) => {
+    if (!own.has(track.id)) return [];
+    const numbers = new Set(track.muted ? [] : firstHostOutputs(track));
+    const along = session.tracks.filter(
+      (other) =>
+        !own.has(other.id) &&
+        other.id !== sum.print &&
+        numbersOf(other).some((number) => numbers.has(number)),
+    );
+    return along.length === 0
+      ? []
+      : [
+          `${listed(along.map(({ name }) => name))} ${along.length === 1 ? 'comes' : 'come'} along with ${track.name}: ${along.length === 1 ? 'it plays' : 'they play'} to the same outputs. Mute ${along.length === 1 ? 'it' : 'them'}, or give ${track.name} outputs of its own.`,
+        ];
+  });
 }
 
 /** What is heard and not printed, and the other way round. */
@@ -73,6 +98,7 @@ export function remarksOf(
         `${name(id)} does not hand its bus on to ${name(sum.mixers[0] ?? id)}: wire expansion out to expansion in.`,
     ),
     ...stemRemarks(rows),
+    ...alongRemarks(context, sum),
     ...(print === undefined ? ['Nothing records the sum: say which track prints it.'] : []),
     ...(print !== undefined && printed === undefined
       ? [`The sum does not come back to ${print} in this scene.`]

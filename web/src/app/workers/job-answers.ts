@@ -6,6 +6,8 @@ import type { JobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
 import { jobDeed } from '@ft/core/actions/mix/jobs/jobDeed';
 import type { InsertsView } from '@ft/core/views/mix/insertsView';
 import { insertsView } from '@ft/core/views/mix/insertsView';
+import type { MonoCheckView } from '@ft/core/views/mix/monoCheckView';
+import { monoCheckView } from '@ft/core/views/mix/monoCheckView';
 import type { NameLine } from '@ft/core/views/mix/nameList';
 import { nameList } from '@ft/core/views/mix/nameList';
 import type { WorkerState } from './worker-state';
@@ -14,6 +16,8 @@ import type { WorkerState } from './worker-state';
 export interface JobAnswers {
   inserts(): InsertsView;
   nameList(): readonly NameLine[];
+  /** What stereo tracks lose in mono. */
+  monoChecks(): readonly MonoCheckView[];
   /** What a deed comes to: looked at first, then made. */
   jobDeed(deed: JobDeed): ChannelPlan;
   /** Texts for cells of the insert sheet. */
@@ -24,6 +28,7 @@ export interface JobAnswers {
 export const createJobAnswers = (there: () => WorkerState): JobAnswers => ({
   inserts: () => insertsView(there().context),
   nameList: () => nameList(there().context),
+  monoChecks: () => monoCheckView(there().context),
   jobDeed: (deed) => jobDeed(there(), deed),
   jobCells: (cells) => jobCells(there(), cells),
 });

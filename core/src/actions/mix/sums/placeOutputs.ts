@@ -55,6 +55,31 @@ function outputsElsewhere({ stands, lanes }: PlaceGroup, others: readonly Sum[])
   return found?.outputs[0];
 }
 
+/**
+ * Places that can have outputs of their own. Stems that share outputs in a sum of another scene cannot stand apart here:
+ * their tracks would leave that sum.
+ */
+export function apartHere(up: SettingUp, sum: Sum, groups: readonly PlaceGroup[]): readonly PlaceGroup[] {
+  const others = up.it.context.session.sums.filter(({ id }) => id !== sum.id);
+  const holders = new Map<number, PlaceGroup>();
+  return groups.filter((group) => {
+    const first = outputsElsewhere(group, others);
+    if (first === undefined) return true;
+    const run = group.lanes.map((_, i) => first + i);
+    const holder = run.map((n) => holders.get(n)).find((each) => each !== undefined);
+    for (const n of run) holders.set(n, holder ?? group);
+    if (holder === undefined) return true;
+    const names = holder.stands.map(({ track }) => track.name).join(' and ');
+    for (const { track } of group.stands)
+      up.leaveOut(
+        track.name,
+        'output',
+        `${track.name} shares outputs ${inputsText(run)} with ${names} in another sum, so both come together. Give it inputs of its own there first, or leave it out of this one.`,
+      );
+    return false;
+  });
+}
+
 /** Outputs of the host for every place: those it has, else those that wiring leads from, else free ones. */
 export function outputsFor(
   up: SettingUp,

@@ -6,7 +6,7 @@ import type { SettingKey } from '../../../rig/settings';
 import { settingKeyOf } from '../../../rig/settings';
 import { panText } from '../../../typed/track/faderText';
 import type { SettingUp } from '../../settingUp';
-import { groupsOf, outputsFor, routeTracks } from './placeOutputs';
+import { apartHere, groupsOf, outputsFor, routeTracks } from './placeOutputs';
 import { sharePlaces, sumNamed } from './sharePlaces';
 import { dropLines, routeLines } from './sumLines';
 
@@ -55,7 +55,7 @@ export function placeStems(up: SettingUp, id: SumId, isAnew: boolean): void {
   sharePlaces(up, sum, isAnew);
   const placed = sumNamed(up, id);
   if (placed === undefined) return;
-  const groups = groupsOf(stemStands(up.it.context, placed));
+  const groups = apartHere(up, placed, groupsOf(stemStands(up.it.context, placed)));
   const outputs = outputsFor(up, placed, groups, isAnew);
   routeTracks(up, groups, outputs);
   const stands = stemStands(up.it.context, placed);
@@ -65,5 +65,10 @@ export function placeStems(up: SettingUp, id: SumId, isAnew: boolean): void {
     stands.filter((stand) => !standsStill(before, stand)),
   );
   dropLines(up, before, stands);
-  routeLines(up, groupsOf(stands), outputs);
+  const keys = new Set(groups.map(({ key }) => key));
+  routeLines(
+    up,
+    groupsOf(stands).filter(({ key }) => keys.has(key)),
+    outputs,
+  );
 }

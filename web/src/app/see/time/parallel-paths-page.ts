@@ -4,6 +4,7 @@ import type { Data, Layout } from 'plotly.js';
 import type { ParallelPathsView } from '@ft/core/views/time/parallelPathViews';
 import { formatDb, formatFrequency, formatGain, formatMs, formatSamples } from '@ft/core/units/format';
 import { Chart, themeColour } from '../../ui/chart/chart';
+import { HERTZ_AXIS } from '../../ui/chart/hertz-axis';
 import { asked } from '../../state/asked';
 import { PlanActions } from '../../state/plan.feature';
 import { AnswerState } from '../../ui/answer';
@@ -31,14 +32,7 @@ export class ParallelPathsPage {
       data: parallel === undefined ? [] : [curve(parallel), ...envelope(parallel)],
       layout: {
         showlegend: false,
-        xaxis: {
-          ...{
-            type: 'log',
-            title: { text: 'Hz' },
-            tickvals: [20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000, 20_000],
-          },
-          ticktext: ['20', '50', '100', '200', '500', '1k', '2k', '5k', '10k', '20k'],
-        },
+        xaxis: HERTZ_AXIS,
         yaxis: { title: { text: 'dB' } },
       },
     });

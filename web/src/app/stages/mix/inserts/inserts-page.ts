@@ -22,10 +22,11 @@ import { Deeds } from '../../deeds';
 import { DAY_COLUMNS, INSERT_COLUMNS } from './insert-columns';
 import { InsertEdits } from './insert-edits';
 import { MixSettingsPanel } from './mix-settings-panel';
+import { MonoPanel } from './mono-panel';
 import { NamesPanel } from './names-panel';
 import { NewJob } from './new-job';
 
-type Panel = 'deed' | 'names' | 'settings' | 'paper';
+type Panel = 'deed' | 'names' | 'settings' | 'mono' | 'paper';
 
 const TITLES: Readonly<Partial<Record<JobDeed['does'], string>>> = {
   'bring-up': 'Bring up what is live',
@@ -41,7 +42,17 @@ const TITLES: Readonly<Partial<Record<JobDeed['does'], string>>> = {
 @Component({
   selector: 'ft-inserts-page',
   imports: [
-    ...[AnswerState, ColumnMenu, DeedPreview, FileLink, Menu, MixSettingsPanel, NamesPanel, NewJob],
+    ...[
+      AnswerState,
+      ColumnMenu,
+      DeedPreview,
+      FileLink,
+      Menu,
+      MixSettingsPanel,
+      MonoPanel,
+      NamesPanel,
+      NewJob,
+    ],
     ...[PartPage, Sheet, SidePanel],
   ],
   providers: [InsertEdits, { provide: Deeds, useExisting: InsertEdits }],
@@ -81,13 +92,14 @@ export class InsertsPage {
       ...(byHand === 0
         ? []
         : [{ id: 'adopt', name: 'Make jobs of hardware slots', note: `${String(byHand)} filled by hand` }]),
+      { id: 'mono', name: 'Mono check', note: 'the sum of both sides of stereo effects, by frequency' },
       { id: 'settings', name: 'Length, level, budget', note: 'what the mix is reckoned with' },
       { id: 'paper', name: 'Insert sheet as a file', note: 'on paper or as a table' },
     ];
   });
 
   protected do(id: string): void {
-    if (id === 'settings' || id === 'paper') this.panel.set(id);
+    if (id === 'settings' || id === 'paper' || id === 'mono') this.panel.set(id);
     else if (id === 'trim' || id === 'tell-delays' || id === 'give-anew' || id === 'adopt')
       this.look({ does: id });
   }
