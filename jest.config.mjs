@@ -40,6 +40,8 @@ export default {
       ...angular,
       displayName: 'web',
       rootDir: 'web',
+      // What has no Angular in it needs no Angular compiler.
+      transform: { '/(core|contract|demo)/.+\\.ts$': swc, ...angular.transform },
       setupFiles: ['<rootDir>/test/jsdom-polyfills.cjs'],
       setupFilesAfterEnv: ['<rootDir>/test/setup.ts'],
       testMatch: ['<rootDir>/test/**/*.spec.ts'],

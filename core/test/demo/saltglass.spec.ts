@@ -20,6 +20,7 @@ const context = contextOf(demo);
 const ofType = (type: string): readonly Device[] => demo.rig.devices.filter((device) => device.type === type);
 
 describe('Saltglass Rooms', () => {
+  // What ships was built by another process: the demo is the same each time.
   it('ships as it is built from its lists', () => {
     expect(DEMO_BUNDLE).toBe(writeBundle(demo));
   });
@@ -72,8 +73,7 @@ describe('Saltglass Rooms', () => {
     expect(new Set(rows.map(({ status }) => status))).toEqual(new Set(['routed']));
   });
 
-  it('is the same each time, and the same after a bundle', () => {
-    expect(saltglassRooms()).toEqual(demo);
+  it('is the same after a bundle', () => {
     const reading = readBundle(writeBundle(demo));
     expect(reading.ok && reading.studio).toEqual(demo);
     expect(reading.ok && reading.breaks).toEqual([]);

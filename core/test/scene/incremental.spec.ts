@@ -1,6 +1,7 @@
 import { fieldRead } from '@ft/core/edits/make';
 import type { WorkedScene } from '@ft/core/scene/workedScene';
 import { workedScene } from '@ft/core/scene/workedScene';
+import { sameValue } from '@ft/core/edits/sameValue';
 import { nearestWays } from '@ft/core/scene/nearestWays';
 import { applyChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
@@ -107,7 +108,9 @@ describe('a context taken over from the one before', () => {
       if (after.context.graph.laneIndex === context.graph.laneIndex) takenOver++;
       // Ways that were not looked for again must be those that would be found.
       expect(after.context.known?.ways).toEqual(nearestWays(after.context));
-      expect(told(after.context)).toEqual(told(whole.context));
+      const [taken, anew] = [told(after.context), told(whole.context)];
+      // The matcher takes many times as long to find two large scenes equal; it is asked where they are not.
+      if (!sameValue(taken, anew)) expect(taken).toEqual(anew);
       expect(after.plan).toEqual(whole.plan);
       context = after.context;
     }

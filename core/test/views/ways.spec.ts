@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import type { WorkedScene } from '@ft/core/scene/workedScene';
 import { workedScene } from '@ft/core/scene/workedScene';
 import { workedSceneAfter } from '@ft/core/scene/workedSceneAfter';
@@ -6,6 +7,7 @@ import { applyChange } from '@ft/core/edits/change';
 import type { EditJson } from '@ft/core/edits/editKind';
 import { keepSame } from '@ft/core/edits/keepSame';
 import { compile } from '@ft/core/graph/compile';
+import type { SignalGraph } from '@ft/core/graph/signalGraph';
 import { compileNear } from '@ft/core/graph/recompile';
 import { planFrom } from '@ft/core/views/plan';
 import { findScene } from '@ft/core/session/scenePlace';
@@ -101,12 +103,21 @@ describe('ways for threads that do not run', () => {
   });
 });
 
+/** Stations as text: a field that is left out and one that is undefined mean the same. */
+const plain = (graph: SignalGraph) => ({ ...graph, stations: JSON.stringify(graph.stations) });
+
 describe('a graph compiled from whichever scene was compiled last', () => {
   it('is the graph of its scene', () => {
     const { rig, sessions } = saltglassRooms();
     const places = sessions.flatMap((session) => session.scenes.map((scene) => ({ session, scene })));
     expect(places.length).toBeGreaterThan(1);
-    for (const { session, scene } of [...places, ...[...places].reverse()])
-      expect(compileNear(rig, session, scene)).toEqual(compile(structuredClone(rig), session, scene));
+    const alone = new Map(
+      places.map(({ session, scene }) => [scene, compile(structuredClone(rig), session, scene)]),
+    );
+    for (const { session, scene } of [...places, ...[...places].reverse()]) {
+      const [near, whole] = [compileNear(rig, session, scene), alone.get(scene)!];
+      // The matcher takes many times as long to find two large graphs equal; it is asked where they are not.
+      if (!isDeepStrictEqual(plain(near), plain(whole))) expect(near).toEqual(whole);
+    }
   });
 });
