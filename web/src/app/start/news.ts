@@ -9,6 +9,11 @@ export interface News {
 /** The newest first. */
 export const NEWS: readonly News[] = [
   {
+    id: 'console-mix',
+    title: 'Mixing on a console',
+    text: 'Stems on channels, groups with a unit in each, VCAs, a parallel bus set up in a step, channels recorded by their direct outs, and what is heard but not printed: on the summing page of a sum that stands on a console. g m, then g 3.',
+  },
+  {
     id: 'summing',
     title: 'Summing',
     text: 'Which stem stands where on a summing mixer or a console, and why; who takes how much of the sum, what each is driven to, and how late it comes back. g m, then g 3.',
