@@ -6,7 +6,8 @@ import type { ParallelWish } from '@ft/core/actions/mix/desk/parallelBus';
 import { sumDeed } from '@ft/core/actions/mix/sums/sumDeed';
 import { summingView } from '@ft/core/views/mix/summingView';
 import { parallelBuses } from '@ft/core/mix/parallelPans';
-import type { DeviceId, TrackId } from '@ft/core/rig/ids';
+import { editAdd } from '@ft/core/edits/make';
+import type { CueId, DeviceId, SceneId, TrackId } from '@ft/core/rig/ids';
 import { laneSum } from '@ft/core/levels/laneSum';
 import { track } from '../checks/examples/example';
 import type { WorkPlace } from '@ft/core/actions/workPlace';
@@ -212,6 +213,14 @@ describe('a parallel bus of a console mix', () => {
     expect(full.edits).toEqual([]);
     expect(refusals(full)[0]).toMatch(/^No two channels side by side of Desk are free/);
     expect(refusals(sumDeed(it1, parallel(it0, 'four-band')))[0]).toMatch(/is a parallel bus already/);
+    const cue = {
+      ...{ id: 'band' as CueId, number: 1, name: 'Band', headphones: [], scenes: ['scene' as SceneId] },
+      carrier: { on: 'console' as const, device: 'desk' as DeviceId, rows: ['cue'] },
+    };
+    const heard = then(it0, [editAdd('cue', { session: it0.place.session }, cue)]);
+    expect(refusals(sumDeed(heard, parallel(it0, 'four-band')))[0]).toBe(
+      'Desk stereo cue carries the cue Band. Choose another bus, or take the cue off it under Track, Cues.',
+    );
     const mono = sumDeed(it0, parallel(it0, 'bus compressor A'));
     expect(mono.edits).toEqual([]);
     expect(refusals(mono)[0]).toMatch(/stereo/);

@@ -4,9 +4,10 @@ import type { InputShare } from '../../mix/sum/shares';
 import { TOO_MUCH } from '../../mix/sum/shares';
 import type { SumDesks } from '../../consoles/mixing/deskOfSum';
 import type { StemStand } from '../../mix/sum/sumStand';
-import type { DeviceId, ThreadId, TrackId } from '../../rig/ids';
+import type { ThreadId, TrackId } from '../../rig/ids';
 import type { WorkedScene } from '../../scene/workedScene';
 import type { School, Sound } from '../../session/sumSchema';
+import type { DeskTexts } from './desk/deskTexts';
 import { deskTexts } from './desk/deskTexts';
 import { driveAt } from './driveAt';
 import { inputsText } from '../../typed/sum/placeText';
@@ -15,7 +16,7 @@ import { formatDb, formatSamples } from '../../units/format';
 import { nextBestText, placeReasonText } from '../../words/mix/placeSentence';
 
 /** One line of the summing sheet. */
-export interface StemRow {
+export interface StemRow extends DeskTexts {
   readonly track: TrackId;
   readonly name: string;
   readonly sides: number;
@@ -32,14 +33,6 @@ export interface StemRow {
   readonly level: string;
   readonly room: string;
   readonly isOver: boolean;
-  /** What the mixer has there, by column of its channel sheet; of sides that differ with a stroke between. */
-  readonly knobs: Readonly<Record<string, string>>;
-  /** The first of its channels: its row on the sheet of the mixer. */
-  readonly channel?: { readonly device: DeviceId; readonly row: string };
-  /** On the insert of its channel. */
-  readonly unit: string;
-  /** Whether its channel can be recorded by itself: inputs of the host its direct outs come to, and how late. */
-  readonly recorded: string;
   /** Of the energy of the sum, with whoever shares the place. */
   readonly share: string;
   readonly underSum: string;

@@ -25,14 +25,17 @@ export function enterColumn(
   if (column === UNIT) return insertOn(up, name, points, text);
   const sides = readSides(column, text, points.length);
   if (!sides.ok) return sides;
-  for (const device of new Set(points.map(({ desk }) => desk.device.id))) {
-    const entries = points.flatMap(({ desk, row }, i) =>
-      desk.device.id === device ? [{ row: row.id, column, text: sides.value[i] ?? '' }] : [],
-    );
-    const plan = plannedCells({ ...up.it, device }, entries);
-    const [refused] = plan.refused;
-    if (refused !== undefined) return refuse(refused.sentence);
-    up.make(plan.edits);
-  }
-  return value(null);
+  let why: string | undefined;
+  up.attempt(() => {
+    for (const device of new Set(points.map(({ desk }) => desk.device.id))) {
+      const entries = points.flatMap(({ desk, row }, i) =>
+        desk.device.id === device ? [{ row: row.id, column, text: sides.value[i] ?? '' }] : [],
+      );
+      const plan = plannedCells({ ...up.it, device }, entries);
+      why ??= plan.refused[0]?.sentence;
+      up.make(plan.edits);
+    }
+    return why === undefined;
+  });
+  return why === undefined ? value(null) : refuse(why);
 }

@@ -2,6 +2,7 @@ import { panText } from '../../../consoles/cells/panText';
 import { busCells } from '../../../consoles/cues/busCells';
 import type { CarrierOutput } from '../../../consoles/cues/carrierOutputs';
 import { carrierOutputs } from '../../../consoles/cues/carrierOutputs';
+import { carrierChoices } from '../../../consoles/cues/carriers';
 import { carrierText } from '../../../consoles/cues/carrierText';
 import type { Desk, DeskRow } from '../../../consoles/desk';
 import { laneAtOf } from '../../../consoles/desk';
@@ -11,6 +12,7 @@ import { parallelLines } from '../../../consoles/mixing/parallelLines';
 import { sidesOfChain } from '../../../mix/chainUnits';
 import { sumInputs } from '../../../mix/sum/sumInputs';
 import { stemStands } from '../../../mix/sum/sumStand';
+import { sameValue } from '../../../edits/sameValue';
 import type { StationId } from '../../../rig/ids';
 import type { WorkedScene } from '../../../scene/workedScene';
 import type { Carrier } from '../../../session/cueSchema';
@@ -93,6 +95,11 @@ function planned(context: WorkedScene, sum: Sum, { carrier, units }: ParallelWis
   if (desk === undefined || bus === undefined || column === undefined || !outputs.ok)
     return refuse(
       `${name} cannot carry a parallel bus of this sum. Choose a cue or an aux of its console that leaves by jacks or free outputs.`,
+    );
+  const cue = carrierChoices(context).find((choice) => sameValue(choice.carrier, carrier))?.taken;
+  if (cue !== undefined)
+    return refuse(
+      `${name} carries the cue ${cue}. Choose another bus, or take the cue off it under Track, Cues.`,
     );
   if (parallelLines(context, desk, [{ kind: 'send', name, rows: [bus], feeds: [] }]).length > 0)
     return refuse(`${name} is a parallel bus already. Type other units in its row, or empty them to end it.`);

@@ -13,7 +13,19 @@ import { sidesText } from '../../../typed/sum/sideTexts';
 import { formatSamples } from '../../../units/format';
 import { chainText } from '../chainText';
 import { isMixed } from './deskColumns';
-import type { StemRow } from '../stemRow';
+import type { DeviceId } from '../../../rig/ids';
+
+/** What the rows of a stem on the channel sheet of its mixer say of it. */
+export interface DeskTexts {
+  /** What the mixer has there, by column of its channel sheet; of sides that differ with a stroke between. */
+  readonly knobs: Readonly<Record<string, string>>;
+  /** The first of its channels: its row on the sheet of the mixer. */
+  readonly channel?: { readonly device: DeviceId; readonly row: string };
+  /** On the insert of its channel. */
+  readonly unit: string;
+  /** Inputs of the host the direct outs of its channels come to, and how late; empty where they are not recorded. */
+  readonly recorded: string;
+}
 
 /** What rows of a channel sheet say side by side of what is set while mixing, by column. */
 export function columnTexts(points: readonly DeskPoint[]): Readonly<Record<string, string>> {
@@ -74,7 +86,7 @@ export const deskTexts = (
   context: WorkedScene,
   points: readonly DeskPoint[],
   outputs: readonly number[],
-): Pick<StemRow, 'knobs' | 'channel' | 'unit' | 'recorded'> => ({
+): DeskTexts => ({
   ...(points[0] && { channel: { device: points[0].desk.device.id, row: points[0].row.id } }),
   knobs: columnTexts(points),
   unit: unitsOn(context, points),
