@@ -1,5 +1,6 @@
 import highs from 'highs';
 import { assignPlaces } from '@ft/core/mix/sum/assignPlaces';
+import { rememberedPlaces } from '@ft/core/mix/sum/rememberedPlaces';
 import type { StemWish, SumGround } from '@ft/core/mix/sum/placePoints';
 import { CROWDING, mayShare, MOST_SHARING, placePoints, sharingCost } from '@ft/core/mix/sum/placePoints';
 import { placesOfSchool } from '@ft/core/mix/sum/sumPlace';
@@ -144,4 +145,34 @@ describe('places shared out', () => {
       }
     },
   );
+});
+
+describe('places that are remembered', () => {
+  const ground: SumGround = {
+    places: placesOfSchool('all pairs', 6),
+    monoInputs: new Set([1, 2, 3, 4, 5, 6]),
+  };
+  const stem = (id: string, sound: StemWish['sound']): StemWish => ({ id, sound, sides: 2 });
+  const stems = [stem('a', 'lead'), stem('b', 'long'), stem('c', 'long'), stem('d', 'effects')];
+
+  it('are those that are found anew, and differ with every part of the question', () => {
+    const first = rememberedPlaces(stems, ground);
+    expect(first).toEqual(assignPlaces(stems, ground));
+    expect(rememberedPlaces(structuredClone(stems), { ...ground })).toBe(first);
+    const barred = new Set([`a ${String(first.placeOf.get('a'))}`]);
+    for (const [wishes, floor, not] of [
+      [stems, ground, barred],
+      [[...stems, stem('e', 'other')], ground, new Set<string>()],
+      [stems, { ...ground, places: placesOfSchool('all pairs', 4) }, new Set<string>()],
+    ] as const)
+      expect(rememberedPlaces(wishes, floor, not)).toEqual(assignPlaces(wishes, floor, not));
+  });
+
+  it('are forgotten one by one, and found again', () => {
+    const first = rememberedPlaces(stems, ground);
+    for (let n = 0; n < 80; n++) rememberedPlaces([stem(`x${String(n)}`, 'long')], ground);
+    const again = rememberedPlaces(stems, ground);
+    expect(again).not.toBe(first);
+    expect(again).toEqual(first);
+  });
 });

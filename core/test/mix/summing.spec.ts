@@ -13,6 +13,8 @@ import type { BusId, LaneId, TrackId } from '@ft/core/rig/ids';
 import { applyChange } from '@ft/core/edits/change';
 import { editKnob } from '@ft/core/edits/make';
 import { playbackLevel } from '@ft/core/levels/soundSources';
+import { nextBestOf, withNextBest } from '@ft/core/views/mix/nextBest';
+import { summingView } from '@ft/core/views/mix/summingView';
 import { stripOf } from '@ft/core/views/strip/strip';
 import { workedScene } from '@ft/core/scene/workedScene';
 import type { Track } from '@ft/core/session/daw/trackSchema';
@@ -61,7 +63,10 @@ describe('a sum in the school of two mono', () => {
     expect(rowOf(it1, 'KICK')).toMatchObject({ reason: 'hits hardest: alone, and first, on a mono input' });
     expect(rowOf(it1, 'PADS').reason).toBe('long sound: may share, beside STRINGS');
     expect(rowOf(it1, 'HALL').reason).toBe('effects: at the end, beside PLATE');
-    expect(rowOf(it1, 'KICK').nextBest).toMatch(/^\d/);
+    expect(nextBestOf(it1.context, SUM, 'kick' as TrackId)).toMatch(/^\d/);
+    const [whole] = withNextBest(it1.context, summingView(it1.context));
+    expect(whole!.rows.find(({ name }) => name === 'KICK')!.nextBest).toMatch(/^\d/);
+    expect(nextBestOf(typed(it1, 'VOX', 'place', '11-12').context, SUM, 'vox' as TrackId)).toBe('');
   });
 
   it('takes the outputs that wiring leads from, so that nothing is plugged but the print', () => {

@@ -3,7 +3,8 @@ import { summingCsv } from '@ft/core/formats/csv/summingCsv';
 import { workedScene } from '@ft/core/scene/workedScene';
 import type { BusRow } from '@ft/core/views/mix/desk/deskMixView';
 import type { StemRow } from '@ft/core/views/mix/stemRow';
-import type { SumView } from '@ft/core/views/mix/summingView';
+import type { WholeSum } from '@ft/core/views/mix/nextBest';
+import { withNextBest } from '@ft/core/views/mix/nextBest';
 import { summingView } from '@ft/core/views/mix/summingView';
 import type { Answer } from './answer';
 import { headOf, titleOf } from './head';
@@ -11,7 +12,7 @@ import type { CliRequest } from './request';
 
 type SummingBus = SummingOutput['sums'][number]['buses'][number];
 
-const stemText = (row: StemRow): string =>
+const stemText = (row: WholeSum['rows'][number]): string =>
   [
     `${row.place === '' ? 'no place' : row.place} ${row.name} (${row.sound}): ${row.trouble || row.reason}`,
     ...(row.nextBest === '' ? [] : [`next best ${row.nextBest}`]),
@@ -31,7 +32,7 @@ const busText = ({ name, from, unit, level, room, leads }: BusRow): string =>
     ...(leads === '' ? [] : [leads.startsWith('back on') ? leads : `to ${leads}`]),
   ].join(' · ');
 
-const sumText = (sum: SumView): readonly string[] => [
+const sumText = (sum: WholeSum): readonly string[] => [
   '',
   `${sum.name} · ${sum.mixers.join(', then ')} · ${sum.school} · ${String(sum.inputCount)} inputs, free: ${sum.freeInputs || 'none'}`,
   ...sum.rows.map((row) => `  ${stemText(row)}`),
@@ -41,7 +42,7 @@ const sumText = (sum: SumView): readonly string[] => [
 
 const isOn = ({ knobs }: StemRow, knob: string): boolean => /\bon\b/.test(knobs[knob] ?? '');
 
-const place = (row: StemRow): SummingOutput['sums'][number]['places'][number] => ({
+const place = (row: WholeSum['rows'][number]): SummingOutput['sums'][number]['places'][number] => ({
   ...{ stem: row.name, sound: row.sound, inputs: row.place, isTyped: row.isTyped },
   ...(row.points !== undefined && { points: row.points }),
   ...{ because: row.reason, nextBest: row.nextBest, output: row.output, converter: row.converter },
@@ -57,11 +58,12 @@ const bus = ({ name, kind, from, unit, level, room, leads, knobs }: BusRow): Sum
 /** `ft summing`: which stem stands where in a sum, why, what would be next best, and who takes how much. */
 export function summing(request: CliRequest): Answer {
   const { studio, session, scene, csv } = request;
-  const view = summingView(workedScene(studio.rig, session, scene, studio.floor));
+  const context = workedScene(studio.rig, session, scene, studio.floor);
+  const sums = withNextBest(context, summingView(context));
   const json: SummingOutput = {
     format: 'faithful-thread-summing/1',
     ...headOf(request),
-    sums: view.sums.map((sum) => ({
+    sums: sums.map((sum) => ({
       ...{ name: sum.name, mixers: [...sum.mixers], school: sum.school, inputs: sum.inputCount },
       ...{ free: sum.freeInputs, print: sum.print, points: sum.points, isProven: sum.isProven },
       places: sum.rows.map(place),
@@ -69,6 +71,6 @@ export function summing(request: CliRequest): Answer {
       remarks: [...sum.remarks],
     })),
   };
-  const lines = view.sums.length === 0 ? ['There are no sums in this scene.'] : view.sums.flatMap(sumText);
-  return { text: csv ? summingCsv(view) : [titleOf(request), ...lines].join('\n'), json, exitCode: 0 };
+  const lines = sums.length === 0 ? ['There are no sums in this scene.'] : sums.flatMap(sumText);
+  return { text: csv ? summingCsv(sums) : [titleOf(request), ...lines].join('\n'), json, exitCode: 0 };
 }

@@ -2,6 +2,7 @@ import { patchListCsv } from '@ft/core/formats/patchListCsv';
 import { insertsCsv } from '@ft/core/formats/csv/insertsCsv';
 import { nameListCsv } from '@ft/core/formats/csv/nameListCsv';
 import { summingCsv } from '@ft/core/formats/csv/summingCsv';
+import { withNextBest } from '@ft/core/views/mix/nextBest';
 import { summingView } from '@ft/core/views/mix/summingView';
 import { insertsView } from '@ft/core/views/mix/insertsView';
 import { nameList } from '@ft/core/views/mix/nameList';
@@ -126,7 +127,7 @@ export async function summingPdfTask(input: SheetInput, tell: Tell): Promise<Uin
 /** The summing sheet as CSV. */
 export function summingCsvTask(input: SheetInput, tell: Tell): string | undefined {
   const sheet = sheetOf(input, tell);
-  return sheet && summingCsv(summingView(sheet.context));
+  return sheet && summingCsv(withNextBest(sheet.context, summingView(sheet.context)));
 }
 
 /** The line-up sheet on paper. */

@@ -1,4 +1,4 @@
-import type { SummingView } from '../../views/mix/summingView';
+import type { WholeSum } from '../../views/mix/nextBest';
 import { writeCsv } from './csvTable';
 
 const TITLES = [
@@ -11,7 +11,7 @@ const TITLES = [
 const ON_CHANNEL = ['groups', 'toMix', 'pan', 'fader', 'vca'] as const;
 
 /** The summing sheet as CSV, one line a stem. */
-export const summingCsv = ({ sums }: SummingView): string =>
+export const summingCsv = (sums: readonly WholeSum[]): string =>
   writeCsv(
     TITLES,
     sums.flatMap(({ name, rows }) =>

@@ -34,19 +34,22 @@ interface Way {
 /** Those who stand at a place already, by its index. */
 type Standing = ReadonlyMap<number, readonly StemWish[]>;
 
-/** What is asked: stems without a place, the ground, who stands there, and pairs that are not to be. */
+/** What is asked: stems without a place, the ground, who stands there. */
 interface Question {
   readonly stems: readonly StemWish[];
   readonly ground: SumGround;
   readonly standing: Standing;
-  readonly barred: ReadonlySet<string>;
+  /** What each stem makes at each place; nothing where it cannot stand there, or is not to. */
+  readonly worth: readonly (readonly (number | undefined)[])[];
+  /** What the first in a place pays at least where others come beside. */
+  readonly leastShare: number;
 }
 
 /** Every way to stand somewhere: the first in a place, or one more beside others. */
-function waysOf({ stems, ground, standing, barred }: Question, { alone, shared }: Decided): readonly Way[] {
+function waysOf({ stems, ground, standing, worth }: Question, { alone, shared }: Decided): readonly Way[] {
   return stems.flatMap((stem, s) =>
-    ground.places.flatMap((place, p): readonly Way[] => {
-      const points = barred.has(`${stem.id} ${String(p)}`) ? undefined : placePoints(stem, place, ground);
+    ground.places.flatMap((_, p): readonly Way[] => {
+      const points = worth[s]?.[p];
       if (points === undefined) return [];
       const there = standing.get(p) ?? [];
       const isShared = shared.has(p);
@@ -61,14 +64,20 @@ function waysOf({ stems, ground, standing, barred }: Question, { alone, shared }
   );
 }
 
+interface Relaxed {
+  readonly taken: readonly Way[];
+  readonly points: number;
+}
+
 /**
- * The best assignment where the first in a place pays nothing for others beside it, be it that it never shares: a flow of
- * least cost. Its worth bounds that of every assignment in the same branch.
+ * The best assignment where the first in a place pays the least anybody would for others beside it, be it that it never
+ * shares: a flow of least cost. Its worth bounds that of every assignment in the same branch.
  */
 function relaxed(
-  { stems, ground, standing }: Question,
+  { stems, ground, standing, leastShare }: Question,
+  { shared }: Decided,
   ways: readonly Way[],
-): { readonly taken: readonly Way[]; readonly points: number } {
+): Relaxed {
   const count = ground.places.length;
   const [source, sink] = [0, 1];
   const stemNode = (s: number): number => 2 + s;
@@ -84,8 +93,8 @@ function relaxed(
     ...stems.map((_, s) => pipe(stemNode(s), sink, 0)),
     ...ground.places.flatMap((_, p) => [
       pipe(firstNode(p), sink, 0),
-      ...CROWDING.slice(Math.max(1, standing.get(p)?.length ?? 0), MOST_SHARING).map((cost) =>
-        pipe(moreNode(p), sink, cost),
+      ...CROWDING.slice(Math.max(1, standing.get(p)?.length ?? 0), MOST_SHARING).map((cost, i) =>
+        pipe(moreNode(p), sink, cost + (i === 0 && !standing.has(p) && !shared.has(p) ? leastShare : 0)),
       ),
     ]),
   ];
@@ -94,13 +103,17 @@ function relaxed(
   return { taken: ways.filter((_, i) => units[i] === 1), points };
 }
 
-/** A place that others share with a first one who has not paid for it. */
-function unpaid(stems: readonly StemWish[], taken: readonly Way[], { shared }: Decided): number | undefined {
+/** A place that others share with a first one who has not paid enough for it. */
+function unpaid(
+  { stems, leastShare }: Question,
+  taken: readonly Way[],
+  { shared }: Decided,
+): number | undefined {
   const more = new Set(taken.filter(({ isMore }) => isMore).map(({ place }) => place));
   return taken.find(({ stem, place, isMore }) => {
     const own = stems[stem];
     if (isMore || !more.has(place) || shared.has(place) || own === undefined) return false;
-    return !mayShare(own) || sharingCost(own) > 0;
+    return !mayShare(own) || sharingCost(own) > leastShare;
   })?.place;
 }
 
@@ -113,6 +126,34 @@ function standingIn(stems: readonly StemWish[], { places }: SumGround): Standing
     if (at >= 0) standing.set(at, [...(standing.get(at) ?? []), stem]);
   }
   return standing;
+}
+
+/** A branch with the best there could be in it. */
+interface Branch extends Relaxed {
+  readonly decided: Decided;
+}
+
+/** The branches with the highest bound first: the first that pays for all it shares is the best there is. */
+function searched(question: Question): { readonly best?: Relaxed; readonly isProven: boolean } {
+  const bounded = (decided: Decided): Branch => ({
+    decided,
+    ...relaxed(question, decided, waysOf(question, decided)),
+  });
+  const open: Branch[] = [bounded({ alone: new Set(), shared: new Set() })];
+  for (let branches = 1; open.length > 0; branches += 2) {
+    const at = open.reduce((most, { points }, i) => (points > (open[most]?.points ?? 0) ? i : most), 0);
+    const [first] = open.splice(at, 1);
+    if (first === undefined) break;
+    const { decided, taken } = first;
+    const place = unpaid(question, taken, decided);
+    if (place === undefined) return { best: first, isProven: true };
+    if (branches > MOST_BRANCHES) return { isProven: false };
+    open.push(
+      bounded({ ...decided, alone: new Set([...decided.alone, place]) }),
+      bounded({ ...decided, shared: new Set([...decided.shared, place]) }),
+    );
+  }
+  return { isProven: true };
 }
 
 /**
@@ -128,22 +169,15 @@ export function assignPlaces(
 ): Assignment {
   const standing = standingIn(stems, ground);
   const free = stems.filter(({ fixed }) => fixed === undefined);
-  const question: Question = { stems: free, ground, standing, barred };
-  let best: { taken: readonly Way[]; points: number } | undefined;
-  let branches = 0;
-  const open: Decided[] = [{ alone: new Set(), shared: new Set() }];
-  for (let decided = open.pop(); decided !== undefined; decided = open.pop()) {
-    if (++branches > MOST_BRANCHES) break;
-    const found = relaxed(question, waysOf(question, decided));
-    if (best !== undefined && found.points <= best.points) continue;
-    const place = unpaid(free, found.taken, decided);
-    if (place === undefined) best = found;
-    else
-      open.push(
-        { ...decided, alone: new Set([...decided.alone, place]) },
-        { ...decided, shared: new Set([...decided.shared, place]) },
-      );
-  }
+  const costs = free.filter(mayShare).map(sharingCost);
+  const leastShare = costs.length === 0 ? 0 : Math.min(...costs);
+  const worth = free.map((stem) =>
+    ground.places.map((place, p) =>
+      barred.has(`${stem.id} ${String(p)}`) ? undefined : placePoints(stem, place, ground),
+    ),
+  );
+  const question: Question = { stems: free, ground, standing, worth, leastShare };
+  const { best, isProven } = searched(question);
   const taken = best?.taken ?? [];
   return {
     placeOf: new Map([
@@ -151,6 +185,6 @@ export function assignPlaces(
       ...taken.map(({ stem, place }) => [free[stem]?.id ?? '', place] as const),
     ]),
     points: best?.points ?? 0,
-    isProven: branches <= MOST_BRANCHES,
+    isProven,
   };
 }

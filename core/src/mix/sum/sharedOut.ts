@@ -1,7 +1,7 @@
 import type { WorkedScene } from '../../scene/workedScene';
 import type { Sum } from '../../session/sumSchema';
 import type { Assignment } from './assignPlaces';
-import { assignPlaces } from './assignPlaces';
+import { rememberedPlaces } from './rememberedPlaces';
 import type { StemWish, SumGround } from './placePoints';
 import { sumInputs } from './sumInputs';
 import type { SumPlace } from './sumPlace';
@@ -36,7 +36,7 @@ export function sharedOut(context: WorkedScene, sum: Sum, isAnew = false): Share
       .map(({ number }) => number),
   );
   const ground: SumGround = { places, monoInputs };
-  return { wishes, ground, assignment: assignPlaces(wishes, ground) };
+  return { wishes, ground, assignment: rememberedPlaces(wishes, ground) };
 }
 
 /** Stems as they are to be placed: those that were typed, or are not to move, where they stand. */

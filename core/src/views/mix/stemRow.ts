@@ -13,7 +13,7 @@ import { driveAt } from './driveAt';
 import { inputsText } from '../../typed/sum/placeText';
 import { levelText } from '../../typed/track/faderText';
 import { formatDb, formatSamples } from '../../units/format';
-import { nextBestText, placeReasonText } from '../../words/mix/placeSentence';
+import { placeReasonText } from '../../words/mix/placeSentence';
 
 /** One line of the summing sheet. */
 export interface StemRow extends DeskTexts {
@@ -24,7 +24,6 @@ export interface StemRow extends DeskTexts {
   readonly place: string;
   readonly isTyped: boolean;
   readonly reason: string;
-  readonly nextBest: string;
   readonly points?: number;
   /** Numbers of the host, and the converter outputs behind them. */
   readonly output: string;
@@ -118,7 +117,6 @@ export function stemRow(
     ...{ track: track.id, name: track.name, sides: track.width, sound: stem.sound },
     ...{ place: inputsText(stem.inputs ?? []), isTyped: stem.isTyped === true },
     reason: placeReasonText(stem, reason, school, nameOf),
-    nextBest: reason === undefined ? '' : nextBestText(reason, nameOf),
     ...(reason?.points !== undefined && { points: reason.points }),
     ...{ output: inputsText(outputs), converter: converterText(context, outputs) },
     ...driveAt(

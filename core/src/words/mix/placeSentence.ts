@@ -1,4 +1,4 @@
-import type { PlaceReason } from '../../mix/sum/placeReasons';
+import type { NextPlace, PlaceReason } from '../../mix/sum/placeReasons';
 import type { School, Sound, Stem } from '../../session/sumSchema';
 import { listed } from '../findings/speak';
 import { inputsText } from '../../typed/sum/placeText';
@@ -33,8 +33,8 @@ export function placeReasonText(
   return `${WHY[stem.sound]}${mono}${beside}`;
 }
 
-/** What it would have instead, in words; empty where nobody asks. */
-export function nextBestText({ next }: Pick<PlaceReason, 'next'>, nameOf: (track: string) => string): string {
+/** What it would have instead, in words; empty where there is nothing to be had. */
+export function nextBestText(next: NextPlace | undefined, nameOf: (track: string) => string): string {
   if (next === undefined) return '';
   const instead = next.place === undefined ? 'no place' : inputsText(next.place.inputs);
   const moves = next.moves.map(

@@ -16,7 +16,7 @@ import { readLayout } from '@ft/core/typed/sum/placeText';
 import type { StemRow } from '@ft/core/views/mix/stemRow';
 import type { SumView } from '@ft/core/views/mix/summingView';
 import { PartPage } from '../../../shell/part';
-import { asked } from '../../../state/asked';
+import { asked, askedAbout } from '../../../state/asked';
 import { PlanActions } from '../../../state/plan.feature';
 import { sheetAddress } from '../../../state/studio-api.service';
 import { studioFeature } from '../../../state/studio.feature';
@@ -88,6 +88,11 @@ export class SummingPage {
   });
   /** The stem the keys are on. */
   protected readonly row = computed(() => this.sum()?.rows.find(({ track }) => track === this.reached()));
+  private readonly asksFor = computed(() => {
+    const [sum, track] = [this.sum()?.id, this.row()?.track];
+    return sum === undefined || track === undefined ? undefined : { sum, track };
+  });
+  protected readonly nextBest = askedAbout(this.asksFor, (api, stem) => api.nextBest(stem));
   protected readonly hasUnplaced = computed(
     () => this.sum()?.rows.some(({ trouble }) => trouble !== '') === true,
   );
