@@ -11,7 +11,7 @@ import { sharesOf } from '@ft/core/mix/sum/shares';
 import { sumOutputs } from '@ft/core/mix/sum/sumInputs';
 import type { BusId, LaneId, TrackId } from '@ft/core/rig/ids';
 import { applyChange } from '@ft/core/edits/change';
-import { editKnob } from '@ft/core/edits/make';
+import { editKnob, editSet } from '@ft/core/edits/make';
 import { playbackLevel } from '@ft/core/levels/soundSources';
 import { nextBestOf, withNextBest } from '@ft/core/views/mix/nextBest';
 import { summingView } from '@ft/core/views/mix/summingView';
@@ -109,6 +109,26 @@ describe('places', () => {
     for (const name of viewOf(one).rows.map((row) => row.name))
       expect(rowOf(more, name).place).toBe(rowOf(one, name).place);
     expect(rowOf(more, 'GTR').place).not.toBe('');
+  });
+
+  it('name their lines by the stems they carry, unless somebody named them', () => {
+    const it = placed(without('GTR', 'KEYS'));
+    const line = (place: WorkPlace, output: number) =>
+      place.context.session.threads.find(({ from }) => from === `daw/output/${String(output)}`)!;
+    const [first] = rowOf(it, 'PADS').output.split('–').map(Number);
+    expect(line(it, first!).source).toBe('PADS left');
+    const moved = typed(it, 'STRINGS', 'place', rowOf(it, 'PADS').place);
+    expect(line(moved, first!).source).toBe('STRINGS left');
+    const { id, source } = line(it, first!);
+    const named = then(it, [
+      editSet('thread', { session: it.place.session }, id, {
+        field: 'source',
+        value: 'Soft ones',
+        was: source,
+      }),
+    ]);
+    const kept = typed(named, 'STRINGS', 'place', rowOf(it, 'PADS').place);
+    expect(line(kept, first!).source).toBe('Soft ones');
   });
 
   it('are free again when a stem goes, with its lines', () => {

@@ -1,3 +1,4 @@
+import { editSet } from '../../../edits/make';
 import { hostOf } from '../../../graph/dawTracks';
 import type { StemStand } from '../../../mix/sum/sumStand';
 import { linesFrom } from '../../../mix/sum/sumStand';
@@ -57,6 +58,7 @@ function lineTo(
   if (host === undefined || to === undefined) return [];
   const [there] = linesFrom(context, [output]);
   if (there !== undefined) {
+    rename(up, there.thread, sourceOf(names, [side, sides]));
     if (there.thread.to !== to)
       up.make(
         changeThreadEdits(studio, place, there.thread.id, {
@@ -68,6 +70,23 @@ function lineTo(
     return [];
   }
   return [newLine(up, names, { from: laneIdOf(host.id, 'output', output), to, side, sides })];
+}
+
+/** What a line of some stems is called. */
+const sourceOf = (names: string, [side, sides]: readonly [number, number]): string =>
+  `${names} ${sideWord(side, sides)}`.trim().slice(0, 200);
+
+/** A line that is called by stems takes the names of those it carries now; one that somebody named keeps its name. */
+function rename(up: SettingUp, { id, source }: Thread, name: string): void {
+  const tracks = new Set(up.it.context.session.tracks.map((track) => track.name));
+  const isOfStems = source
+    .replace(/ (left|right)$/, '')
+    .split(' + ')
+    .every((part) => tracks.has(part));
+  if (source !== name && isOfStems)
+    up.make([
+      editSet('thread', { session: up.it.place.session }, id, { field: 'source', value: name, was: source }),
+    ]);
 }
 
 function newLine(
@@ -94,7 +113,7 @@ function newLine(
       number,
       purpose: 'sum',
       performer: '',
-      source: `${names} ${word}`.trim().slice(0, 200),
+      source: sourceOf(names, [side, sides]),
       from,
       to,
     },

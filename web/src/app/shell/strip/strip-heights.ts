@@ -17,6 +17,8 @@ const AT_FIRST: Readonly<Partial<Record<PartAddress, StripHeight>>> = {
   'rig/devices': 'line',
   'track/consoles': 'line',
   'track/cues': 'line',
+  'mix/inserts': 'line',
+  'mix/summing': 'line',
   'mix/consoles': 'line',
 };
 

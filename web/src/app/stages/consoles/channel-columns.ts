@@ -2,6 +2,7 @@ import type { SheetPart } from '@ft/core/rig/sheets/channelSheet';
 import { SHEET_PARTS } from '@ft/core/rig/sheets/channelSheet';
 import type { ChannelColumnView } from '@ft/core/views/consoles/cellEditor';
 import type { ChannelSheetView } from '@ft/core/views/consoles/channelSheetView';
+import { headingWidthPx } from '../../ui/sheet/heading-width';
 import type { SheetColumn } from '../../ui/sheet/sheet-column';
 import type { ConsoleRow } from './console-row';
 
@@ -13,9 +14,6 @@ const WIDTHS_PX: Readonly<Record<ChannelColumnView['editor'], number>> = {
   choice: 128,
   switch: 62,
 };
-
-/** A heading breaks between its words, and each has room. */
-const widthOf = (title: string): number => 18 + 8 * Math.max(...title.split(' ').map((word) => word.length));
 
 /** Seldom looked at: what equaliser and dynamics do to the level. */
 const FOLDED = new Set(['eqGain', 'dynamicsGain']);
@@ -50,7 +48,7 @@ const QUIET = new Set(['off', 'none']);
 
 /** A column of knobs; a row that has none there is shut. */
 const knobColumn = ({ id, title, unit, hint, editor }: ChannelColumnView): Column => ({
-  ...{ id, title, editor, widthPx: Math.max(WIDTHS_PX[editor], widthOf(title)) },
+  ...{ id, title, editor, widthPx: Math.max(WIDTHS_PX[editor], headingWidthPx(title)) },
   isFolded: FOLDED.has(id),
   ...(unit !== undefined && { unit }),
   ...(hint !== undefined && { hint }),

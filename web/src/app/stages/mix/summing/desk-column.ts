@@ -1,11 +1,12 @@
 import type { ChannelColumnView } from '@ft/core/views/consoles/cellEditor';
+import { headingWidthPx } from '../../../ui/sheet/heading-width';
 import type { SheetColumn } from '../../../ui/sheet/sheet-column';
 
 const WIDTHS_PX: Readonly<Record<ChannelColumnView['editor'], number>> = {
   text: 66,
-  figure: 66,
+  figure: 60,
   choice: 76,
-  switch: 58,
+  switch: 54,
 };
 const WIDEST_PX = 220;
 
@@ -38,8 +39,10 @@ export function deskColumn<R extends { readonly knobs: Readonly<Record<string, s
 ): SheetColumn<R> {
   const texts = rows.map(({ knobs }) => knobs[id] ?? '');
   const isUnused = SEND.test(id) && texts.every((text) => QUIET.has(text));
+  const heading = titles[id] ?? title;
+  const least = Math.max(WIDTHS_PX[editor], headingWidthPx(heading));
   return {
-    ...{ id: `desk:${id}`, title: titles[id] ?? title, editor, widthPx: roomFor(texts, WIDTHS_PX[editor]) },
+    ...{ id: `desk:${id}`, title: heading, editor, widthPx: roomFor(texts, least) },
     isFolded: FOLDED.has(id) || isUnused,
     ...(unit !== undefined && { unit }),
     ...(hint !== undefined && { hint }),

@@ -26,7 +26,7 @@ const PLACE: readonly SheetColumn<StemRow>[] = [
     text: ({ place }) => place,
   },
   {
-    ...{ id: 'reason', title: 'Because', widthPx: 236 },
+    ...{ id: 'reason', title: 'Because', widthPx: 196 },
     text: ({ reason, trouble }) => (trouble === '' ? reason : `▲ ${trouble}`),
   },
   { id: 'output', title: 'Output', widthPx: 58, isFigure: true, text: ({ output }) => output },
