@@ -13,8 +13,9 @@ import { seeded } from '../fixtures/seeded';
 
 /** The server of the test: the same core, kept in memory. */
 class Server {
-  studio: Studio = saltglassRooms();
   readonly entries: Entry[] = [];
+
+  constructor(public studio: Studio) {}
 
   /** The line of the history that a change became, or undefined where it was refused. */
   submit(change: Change, author: string, undoes?: number): Entry | undefined {
@@ -84,9 +85,13 @@ class Client {
 export type EditsOf = (studio: Studio, dice: Dice, salt: string) => readonly EditJson[];
 
 /** Desk, tablet and booth at work on one studio, with connections that come and go; at the end all have heard all. */
-export function runWindows(seed: number, editsOf: EditsOf): { server: Server; clients: readonly Client[] } {
+export function runWindows(
+  seed: number,
+  editsOf: EditsOf,
+  start: Studio = saltglassRooms(),
+): { server: Server; clients: readonly Client[] } {
   const dice = seeded(seed);
-  const server = new Server();
+  const server = new Server(start);
   const clients = ['desk', 'tablet', 'booth'].map((name) => new Client(server, name, editsOf));
   for (let step = 0; step < 25; step++) {
     const client = dice.pick(clients);
