@@ -19,6 +19,7 @@ import { PlaybackBar } from './playback-bar';
 import { Rail } from './rail';
 import { StripHeights } from './strip/strip-heights';
 import { ShortcutHelp } from './shortcut-help';
+import { stepSheets } from './step-sheets';
 import { shortcutOf } from './shortcuts';
 import { ThisWindow } from './this-window';
 import { TrialBar } from './trial-bar';
@@ -98,6 +99,10 @@ export class Shell implements OnDestroy {
         break;
       case 'hop-on':
         this.store.dispatch(PlanActions.stepToHop({ hop: this.hop() + 1 }));
+        break;
+      case 'sheet-on':
+      case 'sheet-back':
+        stepSheets(document, shortcut === 'sheet-on' ? 1 : -1);
         break;
       case 'strip':
         this.stripHeight.cycle();

@@ -1,6 +1,7 @@
 import { OPEN_PLACES } from './stages';
 
-export type Shortcut = 'undo' | 'redo' | 'hop-back' | 'hop-on' | 'find' | 'help' | 'go' | 'strip';
+export type Shortcut =
+  'undo' | 'redo' | 'hop-back' | 'hop-on' | 'find' | 'help' | 'go' | 'strip' | 'sheet-on' | 'sheet-back';
 
 interface Listed {
   readonly keys: readonly string[];
@@ -16,6 +17,7 @@ export const SHORTCUTS: readonly Listed[] = [
   { keys: ['/'], does: 'find a page, thread, track, device, jack or label' },
   { keys: ['Ctrl Z'], does: 'undo' },
   { keys: ['Ctrl Shift Z', 'Ctrl Y'], does: 'redo' },
+  { keys: ['F6', 'Shift F6'], does: 'into the next sheet of the page, or the one before; ↓ into the first' },
   { keys: ['↑ ↓ ← →'], does: 'move between cells of a sheet' },
   { keys: ['Enter', 'F2'], does: 'edit a cell; or simply type' },
   { keys: ['Esc'], does: 'leave a cell as it was' },
@@ -58,7 +60,10 @@ const isTyping = (target: EventTarget | null): boolean =>
 export function shortcutOf(event: KeyboardEvent): Shortcut | undefined {
   if (event.defaultPrevented) return undefined;
   if (event.altKey && !event.ctrlKey && event.code === 'KeyG') return 'go';
+  if (event.key === 'F6') return event.shiftKey ? 'sheet-back' : 'sheet-on';
   if (isTyping(event.target)) return undefined;
+  // With the keys nowhere, down is into the page.
+  if (event.key === 'ArrowDown' && event.target === document.body) return 'sheet-on';
   if (!event.ctrlKey && !event.metaKey) return event.altKey ? undefined : PLAIN[event.key];
   const key = event.key.toLowerCase();
   if (key === 'y' || (key === 'z' && event.shiftKey)) return 'redo';
