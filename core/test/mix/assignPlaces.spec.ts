@@ -147,6 +147,36 @@ describe('places shared out', () => {
   );
 });
 
+describe('places where the search is cut short', () => {
+  const sounds = [
+    'hit',
+    'bass',
+    'lead',
+    'lead',
+    'lead',
+    'other',
+    'other',
+    'long',
+    'long',
+    'effects',
+  ] as const;
+  const stems = sounds.map((sound, i): StemWish => ({ id: String(i), sound, sides: 2 }));
+  const ground: SumGround = { places: placesOfSchool('all pairs', 16), monoInputs: new Set() };
+
+  it('are places all the same: everybody has one who can, and nobody shares who never does', () => {
+    const best = assignPlaces(stems, ground);
+    const quick = assignPlaces(stems, ground, new Set(), 0);
+    expect([best.isProven, quick.isProven]).toEqual([true, false]);
+    expect(quick.placeOf.size).toBe(stems.length);
+    for (const stem of stems.filter((each) => !mayShare(each))) {
+      const at = quick.placeOf.get(stem.id);
+      expect(stems.filter(({ id }) => quick.placeOf.get(id) === at)).toEqual([stem]);
+    }
+    expect(quick.points).toBeLessThanOrEqual(best.points);
+    expect(quick.points).toBeGreaterThan(0.9 * best.points);
+  });
+});
+
 describe('places that are remembered', () => {
   const ground: SumGround = {
     places: placesOfSchool('all pairs', 6),

@@ -1,8 +1,8 @@
-import type { Pipe } from '../../repatch/cheapestFlow';
-import { cheapestFlow } from '../../repatch/cheapestFlow';
-import { placeKey } from './sumPlace';
+import type { Decided, Question, Relaxed, Standing, Way } from './placeBound';
+import { relaxed } from './placeBound';
 import type { StemWish, SumGround } from './placePoints';
-import { CROWDING, mayShare, MOST_SHARING, placePoints, sharingCost } from './placePoints';
+import { mayShare, placePoints, sharingCost } from './placePoints';
+import { placeKey } from './sumPlace';
 
 /** Stems with their places, and what the places given out are worth in all. */
 export interface Assignment {
@@ -13,95 +13,11 @@ export interface Assignment {
   readonly isProven: boolean;
 }
 
-/** What a branch of the search has decided of some places. */
-interface Decided {
-  /** They take one sound alone. */
-  readonly alone: ReadonlySet<number>;
-  /** They are shared: whoever stands there pays for it, the first as well, and who never shares does not get them. */
-  readonly shared: ReadonlySet<number>;
-}
-
-/** Branches looked at before the best so far is taken. */
-const MOST_BRANCHES = 3_000;
-
-interface Way {
-  readonly stem: number;
-  readonly place: number;
-  readonly isMore: boolean;
-  readonly points: number;
-}
-
-/** Those who stand at a place already, by its index. */
-type Standing = ReadonlyMap<number, readonly StemWish[]>;
-
-/** What is asked: stems without a place, the ground, who stands there. */
-interface Question {
-  readonly stems: readonly StemWish[];
-  readonly ground: SumGround;
-  readonly standing: Standing;
-  /** What each stem makes at each place; nothing where it cannot stand there, or is not to. */
-  readonly worth: readonly (readonly (number | undefined)[])[];
-  /** What the first in a place pays at least where others come beside. */
-  readonly leastShare: number;
-}
-
-/** Every way to stand somewhere: the first in a place, or one more beside others. */
-function waysOf({ stems, ground, standing, worth }: Question, { alone, shared }: Decided): readonly Way[] {
-  return stems.flatMap((stem, s) =>
-    ground.places.flatMap((_, p): readonly Way[] => {
-      const points = worth[s]?.[p];
-      if (points === undefined) return [];
-      const there = standing.get(p) ?? [];
-      const isShared = shared.has(p);
-      const paid = points - sharingCost(stem);
-      const isFree = there.length === 0 && (!isShared || mayShare(stem));
-      const canJoin = mayShare(stem) && there.every(mayShare) && !alone.has(p);
-      return [
-        ...(isFree ? [{ stem: s, place: p, isMore: false, points: isShared ? paid : points }] : []),
-        ...(canJoin ? [{ stem: s, place: p, isMore: true, points: paid }] : []),
-      ];
-    }),
-  );
-}
-
-interface Relaxed {
-  readonly taken: readonly Way[];
-  readonly points: number;
-}
-
-/**
- * The best assignment where the first in a place pays the least anybody would for others beside it, be it that it never
- * shares: a flow of least cost. Its worth bounds that of every assignment in the same branch.
- */
-function relaxed(
-  { stems, ground, standing, leastShare }: Question,
-  { shared }: Decided,
-  ways: readonly Way[],
-): Relaxed {
-  const count = ground.places.length;
-  const [source, sink] = [0, 1];
-  const stemNode = (s: number): number => 2 + s;
-  const firstNode = (p: number): number => 2 + stems.length + p;
-  const moreNode = (p: number): number => 2 + stems.length + count + p;
-  const pipe = (from: number, to: number, cost: number): Pipe => ({ from, to, capacity: 1, cost });
-  const pipes = [
-    ...ways.map(({ stem, place, isMore, points }) =>
-      pipe(stemNode(stem), (isMore ? moreNode : firstNode)(place), -points),
-    ),
-    ...stems.map((_, s) => pipe(source, stemNode(s), 0)),
-    // Left out at no gain and no loss.
-    ...stems.map((_, s) => pipe(stemNode(s), sink, 0)),
-    ...ground.places.flatMap((_, p) => [
-      pipe(firstNode(p), sink, 0),
-      ...CROWDING.slice(Math.max(1, standing.get(p)?.length ?? 0), MOST_SHARING).map((cost, i) =>
-        pipe(moreNode(p), sink, cost + (i === 0 && !standing.has(p) && !shared.has(p) ? leastShare : 0)),
-      ),
-    ]),
-  ];
-  const units = cheapestFlow(2 + stems.length + 2 * count, pipes, source, sink);
-  const points = pipes.reduce((sum, { cost }, i) => sum - cost * (units[i] ?? 0), 0);
-  return { taken: ways.filter((_, i) => units[i] === 1), points };
-}
+/** Branches looked at before good places do, times stems, times places: half a second to a second's work. */
+const MOST_WORK = 100_000;
+const FEWEST_BRANCHES = 100;
+/** So many branches lie between one look straight down and the next. */
+const DIVES = 50;
 
 /** A place that others share with a first one who has not paid enough for it. */
 function unpaid(
@@ -133,27 +49,55 @@ interface Branch extends Relaxed {
   readonly decided: Decided;
 }
 
-/** The branches with the highest bound first: the first that pays for all it shares is the best there is. */
-function searched(question: Question): { readonly best?: Relaxed; readonly isProven: boolean } {
-  const bounded = (decided: Decided): Branch => ({
-    decided,
-    ...relaxed(question, decided, waysOf(question, decided)),
+/** Both ways to decide a place of a branch. */
+function branched(question: Question, { decided }: Branch, place: number): readonly [Branch, Branch] {
+  const bounded = (now: Decided): Branch => ({
+    decided: now,
+    ...relaxed(question, now),
   });
-  const open: Branch[] = [bounded({ alone: new Set(), shared: new Set() })];
-  for (let branches = 1; open.length > 0; branches += 2) {
-    const at = open.reduce((most, { points }, i) => (points > (open[most]?.points ?? 0) ? i : most), 0);
-    const [first] = open.splice(at, 1);
-    if (first === undefined) break;
-    const { decided, taken } = first;
-    const place = unpaid(question, taken, decided);
-    if (place === undefined) return { best: first, isProven: true };
-    if (branches > MOST_BRANCHES) return { isProven: false };
-    open.push(
-      bounded({ ...decided, alone: new Set([...decided.alone, place]) }),
-      bounded({ ...decided, shared: new Set([...decided.shared, place]) }),
-    );
+  return [
+    bounded({ ...decided, alone: new Set([...decided.alone, place]) }),
+    bounded({ ...decided, shared: new Set([...decided.shared, place]) }),
+  ];
+}
+
+/** Straight down to places that can be: at each turn the way that promises more. */
+function divedFrom(question: Question, start: Branch): Branch {
+  let at = start;
+  for (;;) {
+    const place = unpaid(question, at.taken, at.decided);
+    if (place === undefined) return at;
+    const [alone, shared] = branched(question, at, place);
+    at = alone.points > shared.points ? alone : shared;
   }
-  return { isProven: true };
+}
+
+/**
+ * The branches with the highest bound first, and from time to time straight down from one of them: what is found there is
+ * the best as soon as no branch promises more. Where that takes too many, good places instead of the best.
+ */
+function searched(
+  question: Question,
+  mostBranches: number,
+): { readonly best: Relaxed; readonly isProven: boolean } {
+  const neverCount = question.stems.filter((stem) => !mayShare(stem)).length;
+  const open = Array.from({ length: neverCount + 1 }, (_, never): Branch => {
+    const decided: Decided = { alone: new Set(), shared: new Set(), never };
+    return { decided, ...relaxed(question, decided) };
+  });
+  let best: Branch | undefined;
+  for (let branches = 0; ; branches++) {
+    const first = open.reduce((most, branch) => (branch.points > most.points ? branch : most));
+    if (branches % DIVES === 0) {
+      const found = divedFrom(question, first);
+      if (best === undefined || found.points > best.points) best = found;
+    }
+    if (best !== undefined && best.points >= first.points) return { best, isProven: true };
+    const place = unpaid(question, first.taken, first.decided);
+    if (place === undefined) return { best: first, isProven: true };
+    if (best !== undefined && branches >= mostBranches) return { best, isProven: false };
+    open.splice(open.indexOf(first), 1, ...branched(question, first, place));
+  }
 }
 
 /**
@@ -161,11 +105,13 @@ function searched(question: Question): { readonly best?: Relaxed; readonly isPro
  * flow of least cost. Who has a fixed place keeps it. Where a place is shared, all who were given it pay for that, and each
  * further sound costs more.
  * @param barred pairs of a stem and a place index, "vib 3", that are not to be: to ask what would be next best.
+ * @param mostBranches more are not looked at: the places are good then, and not proven the best.
  */
 export function assignPlaces(
   stems: readonly StemWish[],
   ground: SumGround,
   barred: ReadonlySet<string> = new Set(),
+  mostBranches = Math.max(FEWEST_BRANCHES, MOST_WORK / (stems.length * ground.places.length)),
 ): Assignment {
   const standing = standingIn(stems, ground);
   const free = stems.filter(({ fixed }) => fixed === undefined);
@@ -177,14 +123,13 @@ export function assignPlaces(
     ),
   );
   const question: Question = { stems: free, ground, standing, worth, leastShare };
-  const { best, isProven } = searched(question);
-  const taken = best?.taken ?? [];
+  const { best, isProven } = searched(question, mostBranches);
   return {
     placeOf: new Map([
       ...[...standing].flatMap(([place, own]) => own.map(({ id }) => [id, place] as const)),
-      ...taken.map(({ stem, place }) => [free[stem]?.id ?? '', place] as const),
+      ...best.taken.map(({ stem, place }) => [free[stem]?.id ?? '', place] as const),
     ]),
-    points: best?.points ?? 0,
+    points: best.points,
     isProven,
   };
 }

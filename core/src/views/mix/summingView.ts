@@ -1,4 +1,5 @@
 import { SumDesks } from '../../consoles/mixing/deskOfSum';
+import type { PlaceReasons } from '../../mix/sum/placeReasons';
 import { placeReasons } from '../../mix/sum/placeReasons';
 import { sharesOf } from '../../mix/sum/shares';
 import { canSum, sumInputs, sumOutputs } from '../../mix/sum/sumInputs';
@@ -60,6 +61,13 @@ function printedSamples(context: WorkedScene, sum: Sum): number | undefined {
   return line?.path.reduce((total, { delaySamples }) => total + delaySamples, 0);
 }
 
+const provenRemark = ({ isProven }: PlaceReasons): readonly string[] =>
+  isProven
+    ? []
+    : [
+        'Given anew, places would be good ones, but are not proven the best: there are too many ways to share.',
+      ];
+
 function sumView(context: WorkedScene, sum: Sum): SumView {
   const { session, devices } = context;
   const reasons = placeReasons(context, sum);
@@ -85,7 +93,7 @@ function sumView(context: WorkedScene, sum: Sum): SumView {
     freeInputs: rangesText(inputs.map(({ number }) => number).filter((n) => !taken.has(n))),
     ...{ points: reasons.points, isProven: reasons.isProven },
     print: sum.print === undefined ? '' : nameOf(sum.print),
-    remarks: [...remarksOf(context, sum, rows, printed), ...(desk?.remarks ?? [])],
+    remarks: [...remarksOf(context, sum, rows, printed), ...(desk?.remarks ?? []), ...provenRemark(reasons)],
   };
 }
 
