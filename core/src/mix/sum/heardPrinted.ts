@@ -6,10 +6,8 @@ import type { WorkedScene } from '../../scene/workedScene';
 import type { Sum } from '../../session/sumSchema';
 import { sumInputs } from './sumInputs';
 
-/** What is heard of a sum against what is printed of it. */
+/** What is heard of a sum against what is printed of it; nothing where it comes to one of them alone. */
 export interface HeardPrinted {
-  readonly isHeard: boolean;
-  readonly isPrinted: boolean;
   /** Units on the way to the loudspeakers that the print does not pass, by name. */
   readonly heardOnly: readonly string[];
   readonly printedOnly: readonly string[];
@@ -51,8 +49,5 @@ export function heardPrinted(context: WorkedScene, sum: Sum): HeardPrinted {
   const printed = unitsTowards(printInputs(context, sum));
   const without = (all: ReadonlySet<string> | undefined, others: ReadonlySet<string> | undefined) =>
     all === undefined || others === undefined ? [] : [...all].filter((name) => !others.has(name));
-  return {
-    ...{ isHeard: heard !== undefined, isPrinted: printed !== undefined },
-    ...{ heardOnly: without(heard, printed), printedOnly: without(printed, heard) },
-  };
+  return { heardOnly: without(heard, printed), printedOnly: without(printed, heard) };
 }
